@@ -37,17 +37,17 @@ final readonly class NowReader
                     (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH
                       FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, n.position,
                       COALESCE(n.instructions, r.instructions, '')
-                      AS instructions, r.id AS round_id, r.grouping_id, r.moments,
+                      AS instructions, r.id AS round_id, r.grouping_id, ".Moments::COLUMNS.',
                     (SELECT u.id FROM run u WHERE u.round_id = r.id AND NOT u.taken_back ORDER BY u.attempt DESC
                       LIMIT 1) AS run_id
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN LATERAL (
-                 SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r
+                 SELECT r.id, r.grouping_id, '.Moments::COLUMNS.', s.instructions FROM round r
                    JOIN segment s ON s.id = r.segment_id
                  WHERE r.lesson_id = l.id AND r.number IS NOT NULL AND (l.segment_id IS NULL OR s.id = l.segment_id
-                   OR (s.position < n.position AND r.moments ->> 'outAt' IS NOT NULL))
+                   OR (s.position < n.position AND r.out_at IS NOT NULL))
                  ORDER BY CASE WHEN l.segment_id IS NULL THEN r.number ELSE -r.number END LIMIT 1
-             ) r ON true WHERE l.id = ? AND l.removed_at IS NULL",
+             ) r ON true WHERE l.id = ? AND l.removed_at IS NULL',
             [$lessonId],
         );
         if (false === $row) {
@@ -66,7 +66,7 @@ final readonly class NowReader
             $row->text('instructions'),
             $row->textOrNull('round_id'),
             $row->textOrNull('grouping_id'),
-            null === $row->textOrNull('moments') ? null : Moments::read($row->json('moments')),
+            null === $row->textOrNull('round_id') ? null : Moments::fromRow($row),
             $row->bool('current'),
             $row->intOrNull('ended_at'),
             $row->intOrNull('watched_at'),

@@ -94,12 +94,12 @@ final readonly class UsageReader implements GroupingUsage
                 $row->text('title'),
                 $row->intOrNull('starts_at'),
                 null === $row->intOrNull('ended_at')
-                    && Moments::read($row->json('moments'))->phase($now)->isUnderWay(),
+                    && Moments::fromRow($row)->phase($now)->isUnderWay(),
             ),
             Row::all(
                 $this->db->fetchAllAssociative(
                     'SELECT DISTINCT ON (l.id) l.id, l.title, (EXTRACT(EPOCH
-                        FROM l.starts_at) * 1000)::bigint AS starts_at, l.ended_at, r.moments
+                        FROM l.starts_at) * 1000)::bigint AS starts_at, l.ended_at, '.Moments::COLUMNS.'
              FROM run u JOIN round r ON r.id = u.round_id JOIN lesson l ON l.id = u.lesson_id
              WHERE u.grouping_id = ? AND NOT u.taken_back AND l.removed_at IS NULL AND (?::uuid IS NULL OR l.id <> ?)
              ORDER BY l.id DESC, u.out_at DESC',

@@ -9,6 +9,8 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Lesson\EventNumberStore;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Notice\SaidNotice;
+use FreshHuddle\Core\Lesson\Actor;
+use FreshHuddle\Core\Lesson\ActorKind;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Place;
@@ -21,10 +23,17 @@ final readonly class EventStore
 {
     private const NOTICES_SHOWN = 20;
     /**
-     * Whether an event concerns the page of a student (`:student`); with `:quiet`, the kinds that concern staff alone.
+     * Whether an event `e` concerns the page of a student (`:student`); with `:quiet`, the kinds that concern staff alone.
      */
-    public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0
-        ELSE kind <> ALL(:quiet::text[]) END";
+    public const CONCERNS = 'CASE WHEN e.addressed THEN EXISTS (SELECT 1 FROM event_addressee a
+        WHERE a.lesson_id = e.lesson_id AND a.seq = e.seq AND a.student_id = :student)
+        ELSE e.kind <> ALL(:quiet::text[]) END';
+    /** Whether an event `e` is for a student (`:student`), as all are that are for nobody in particular. */
+    public const IS_FOR = '(NOT e.addressed OR EXISTS (SELECT 1 FROM event_addressee a
+        WHERE a.lesson_id = e.lesson_id AND a.seq = e.seq AND a.student_id = :student))';
+    private const COLUMNS = 'e.seq, e.kind, e.at, e.actor_kind, e.actor_id, e.student_id, e.addressed, e.data,
+        (SELECT jsonb_agg(a.student_id) FROM event_addressee a WHERE a.lesson_id = e.lesson_id AND a.seq = e.seq)
+          AS addressees';
 
     public function __construct(private Connection $db, private EventNumberStore $numbers)
     {
@@ -71,27 +80,60 @@ final readonly class EventStore
      *
      * @return int the number of the last one
      */
-    public function append(string $lessonId, ?string $roundId, string $actor, array $events): int
+    public function append(string $lessonId, ?string $roundId, Actor $actor, array $events): int
     {
         $seq = $this->numbers->take($lessonId, \count($events));
-        foreach ($events as $i => $event) {
-            $this->db->executeStatement(
-                'INSERT INTO live_event (lesson_id, seq, round_id, run_id, kind, at, actor, data)
-                 VALUES (:lesson, :seq, :round, (SELECT id FROM run WHERE lesson_id = :lesson
-                   AND ended_at IS NULL), :kind, :at, :actor, :data)',
-                [
-                    'lesson' => $lessonId,
-                    'seq' => $seq - \count($events) + 1 + $i,
-                    'round' => $roundId,
-                    'kind' => $event->kind->value,
-                    'at' => $event->at,
-                    'actor' => $actor,
-                    'data' => json_encode((object) $event->data, \JSON_THROW_ON_ERROR),
-                ],
-            );
-        }
+        $first = $seq - \count($events) + 1;
+        $rows = array_map(
+            static fn (Event $event): array => [
+                'kind' => $event->kind->value,
+                'at' => $event->at,
+                'student' => $event->data['student'] ?? null,
+                'addressed' => null !== $event->to,
+                'data' => (object) array_diff_key($event->data, ['student' => true]),
+            ],
+            $events,
+        );
+        $this->db->executeStatement(
+            'INSERT INTO live_event (lesson_id, seq, round_id, run_id, kind, at, actor_kind, actor_id, student_id,
+               addressed, data)
+             SELECT :lesson, :first + e.n - 1, :round, (SELECT id FROM run WHERE lesson_id = :lesson
+                      AND ended_at IS NULL), e.kind, e.at, :actor, :actor_id, e.student, e.addressed, e.data
+             FROM ROWS FROM (jsonb_to_recordset(:events) AS (kind text, at bigint, student uuid, addressed boolean,
+                      data jsonb)) WITH ORDINALITY AS e (kind, at, student, addressed, data, n)',
+            [
+                'lesson' => $lessonId,
+                'first' => $first,
+                'round' => $roundId,
+                'actor' => $actor->kind->value,
+                'actor_id' => $actor->id,
+                'events' => json_encode($rows, \JSON_THROW_ON_ERROR),
+            ],
+        );
+        $this->address($lessonId, $first, $events);
 
         return $seq;
+    }
+
+    /**
+     * @param int         $first the number of the first of them
+     * @param list<Event> $events
+     */
+    private function address(string $lessonId, int $first, array $events): void
+    {
+        $rows = [];
+        foreach ($events as $i => $event) {
+            foreach (array_unique($event->to ?? []) as $student) {
+                $rows[] = ['seq' => $first + $i, 'student' => $student];
+            }
+        }
+        if ([] !== $rows) {
+            $this->db->executeStatement(
+                'INSERT INTO event_addressee (lesson_id, seq, student_id)
+                 SELECT ?, a.seq, a.student FROM jsonb_to_recordset(?) AS a (seq int, student uuid)',
+                [$lessonId, json_encode($rows, \JSON_THROW_ON_ERROR)],
+            );
+        }
     }
 
     /**
@@ -123,13 +165,13 @@ final readonly class EventStore
                     $event->text('text'),
                     $event->at,
                     '' === $groups ? [] : explode('|', $groups),
-                    $event->addressees(),
+                    $event->to ?? [],
                     $row->int('seen'),
                 );
             },
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s
+                    'SELECT '.self::COLUMNS.', (SELECT COUNT(*) FROM notice_seen s
                         WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
              FROM live_event e WHERE e.lesson_id = ? AND e.kind = ? ORDER BY e.seq DESC LIMIT '.self::NOTICES_SHOWN,
                     [$lessonId, EventKind::NoticeSaid->value],
@@ -145,7 +187,7 @@ final readonly class EventStore
     {
         /** @var list<string> $ids */
         $ids = $this->db->fetchFirstColumn(
-            "SELECT DISTINCT data ->> 'student' FROM live_event WHERE lesson_id = ? AND kind = ?
+            "SELECT DISTINCT student_id FROM live_event WHERE lesson_id = ? AND kind = ? AND student_id IS NOT NULL
                 AND data ->> 'place' NOT IN (?, ?)",
             [$lessonId, EventKind::WhereaboutsChanged->value, Place::Lost->value, Place::Excused->value],
         );
@@ -159,7 +201,7 @@ final readonly class EventStore
     public function ofRound(string $lessonId, string $roundId): \Generator
     {
         $rows = $this->db->fetchAllAssociative(
-            'SELECT * FROM live_event WHERE lesson_id = ? AND round_id = ? ORDER BY seq',
+            'SELECT '.self::COLUMNS.' FROM live_event e WHERE e.lesson_id = ? AND e.round_id = ? ORDER BY e.seq',
             [$lessonId, $roundId],
         );
         foreach (Row::all($rows) as $row) {
@@ -170,20 +212,20 @@ final readonly class EventStore
     /**
      * What was done, not where students were seen.
      *
-     * @return list<array{seq: int, actor: string, event: Event}> the latest, newest first
+     * @return list<array{seq: int, actor: Actor, event: Event}> the latest, newest first
      */
     public function latest(string $lessonId, int $most): array
     {
         return array_map(
             static fn (Row $row): array => [
                 'seq' => $row->int('seq'),
-                'actor' => $row->text('actor'),
+                'actor' => Actor::read(ActorKind::from($row->text('actor_kind')), $row->textOrNull('actor_id')),
                 'event' => self::event($row),
             ],
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT seq, kind, at, actor, data FROM live_event WHERE lesson_id = ? AND kind <> ?
-                        ORDER BY seq DESC LIMIT ?',
+                    'SELECT '.self::COLUMNS.' FROM live_event e WHERE e.lesson_id = ? AND e.kind <> ?
+                        ORDER BY e.seq DESC LIMIT ?',
                     [$lessonId, EventKind::WhereaboutsChanged->value, $most],
                 ),
             ),
@@ -199,6 +241,14 @@ final readonly class EventStore
             }
         }
 
-        return new Event(EventKind::from($row->text('kind')), $row->int('at'), $data);
+        $student = $row->textOrNull('student_id');
+        $to = null === $row->textOrNull('addressees') ? [] : $row->json('addressees');
+
+        return new Event(
+            EventKind::from($row->text('kind')),
+            $row->int('at'),
+            (null === $student ? [] : ['student' => $student]) + $data,
+            $row->bool('addressed') ? array_values(array_filter($to, \is_string(...))) : null,
+        );
     }
 }

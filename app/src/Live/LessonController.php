@@ -18,6 +18,7 @@ use FreshHuddle\App\Live\Desk\LessonView;
 use FreshHuddle\App\Live\Desk\LessonViewBuilder;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
@@ -114,7 +115,7 @@ final readonly class LessonController
             $request,
             $key,
             hash('xxh128', $http->getContent()),
-            'teacher:'.$teacher->id,
+            Actor::teacher($teacher->id),
         );
         $isMinimal = 'return=minimal' === $http->headers->get('Prefer');
 

@@ -8,11 +8,14 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\Run;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\ActorKind;
 
 /**
  * Something that happened in a lesson; never changed. Written by EventStore.
  */
 #[ORM\Entity]
+#[ORM\Index(name: 'live_event_about', columns: ['lesson_id', 'student_id', 'kind', 'seq'])]
 class LiveEvent
 {
     public function __construct(
@@ -30,9 +33,17 @@ class LiveEvent
         /** Milliseconds since 1970. */
         #[ORM\Column(type: 'bigint')]
         public readonly int $at,
-        /** Who: `teacher:id`, `watch`, … */
-        #[ORM\Column(length: 60)]
-        public readonly string $actor,
+        #[ORM\Column(length: 10)]
+        public readonly ActorKind $actorKind,
+        /** Of the teacher or the student; null: nobody did it. */
+        #[ORM\Column(type: 'guid', nullable: true)]
+        public readonly ?string $actorId,
+        /** Whom it is about, if it is about one student. */
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: true, onDelete: 'SET NULL')]
+        public readonly ?Student $student,
+        /** It concerns certain students alone (EventAddressee), perhaps none. */
+        #[ORM\Column]
+        public readonly bool $addressed,
         /** @var array<string, int|string|bool|null> */
         #[ORM\Column(type: 'json', options: ['jsonb' => true])]
         public readonly array $data,

@@ -118,13 +118,13 @@ final readonly class RoundTaskHandler implements TaskHandler
                 ? explode('|', $task->data['groups'])
                 : [];
         $text = \is_string($task->data['text'] ?? null) ? $task->data['text'] : '';
-        $students = \is_string($task->data['to'] ?? null) ? trim($task->data['to'], '|') : '';
-        $to = '' === $students ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
+        $students = array_filter((array) ($task->data['to'] ?? []), \is_string(...));
+        $to = [] === $students ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
         if ([] !== $to) {
             $this->service->say(array_map(strval(...), $to), $text);
         }
         // What is said to single students is not said in a room others are in.
-        foreach ('' === $students || [] !== $groups ? [] : explode('|', $students) as $student) {
+        foreach ([] === $groups ? $students : [] as $student) {
             $this->service->tell($student, $text);
         }
     }

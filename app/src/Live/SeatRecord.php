@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Rooms\Run\RunRoomStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use Symfony\Bundle\SecurityBundle\Security;
@@ -59,14 +60,14 @@ final readonly class SeatRecord
         }
     }
 
-    private function actor(): string
+    private function actor(): Actor
     {
         $user = $this->security->getUser();
 
         return match (true) {
-            $user instanceof Teacher => 'teacher:'.$user->id,
-            $user instanceof StudentUser => 'student:'.$user->id,
-            default => 'watch',
+            $user instanceof Teacher => Actor::teacher($user->id),
+            $user instanceof StudentUser => Actor::student($user->id),
+            default => Actor::clock(),
         };
     }
 

@@ -109,6 +109,20 @@ final readonly class Tasks
     }
 
     /**
+     * What a claimed task that comes round by itself is to know the next time.
+     *
+     * @param array<string, mixed> $data
+     */
+    public function keep(Task $task, array $data): void
+    {
+        $this->db->executeStatement('UPDATE due_task SET data = ? WHERE id = ? AND claimed_until = ?', [
+            json_encode((object) $data, \JSON_THROW_ON_ERROR),
+            $task->id,
+            $task->claimedUntil,
+        ]);
+    }
+
+    /**
      * Puts a claimed task off.
      *
      * @param int    $dueAt   milliseconds since 1970

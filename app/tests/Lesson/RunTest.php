@@ -115,7 +115,7 @@ final class RunTest extends AppTestCase
         ]);
         $this->edit(2, ['kind' => 'shelve', 'student' => $student]);
         $moves = $this->db()->fetchAllNumeric(
-            "SELECT data->>'student', data->>'fromGroup', data->>'toGroup', run_id IS NOT NULL FROM live_event
+            "SELECT student_id, data->>'fromGroup', data->>'toGroup', run_id IS NOT NULL FROM live_event
                 WHERE kind = 'seatsChanged' ORDER BY seq",
         );
         [$one, $two] = [$this->lesson->text('floor.groups.0.id'), $this->lesson->text('floor.groups.1.id')];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Lesson;
 
-use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Tests\Support\MomentsJson;
 
 /**
  * The parts of a lesson, planned and on the day.
@@ -574,7 +574,7 @@ final class RunningOrderTest extends AppTestCase
 
     private function phase(Json $lesson): string
     {
-        return Moments::read((array) $lesson->at('roundNow.moments'))->phase(
+        return MomentsJson::read($lesson->at('roundNow.moments'))->phase(
             (int) (microtime(true) * 1_000) + 50,
         )->value;
     }

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Live;
 use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\MomentsJson;
 use FreshHuddle\Core\Lesson\RoundState;
 
 /**
@@ -95,7 +96,7 @@ final class LessonTest extends AppTestCase
         $events = $this->service(EventStore::class)->ofRound($id, $lesson->text('round.id'));
         $list = iterator_to_array($events);
         self::assertSame(range(1, 10), array_keys($list), 'numbered without a gap');
-        self::assertEquals(Moments::fromState(RoundState::after($list)), Moments::read((array) $now->at('round.moments')));
+        self::assertEquals(Moments::fromState(RoundState::after($list)), MomentsJson::read($now->at('round.moments')));
     }
 
     public function test_what_makes_no_sense_is_refused_with_a_reason(): void

@@ -103,7 +103,7 @@ final class MovingTest extends AppTestCase
     {
         // Both pages are open, in no room; half a minute has passed.
         $this->db()->executeStatement(
-            "UPDATE round SET moments = jsonb_set(moments, '{outAt}', to_jsonb((moments ->> 'outAt')::bigint - 60000))",
+            'UPDATE round SET out_at = out_at - 60000',
         );
         self::assertSame(['leftBehind', 'remind'], [$this->seen(0)->at('place'), $this->seen(0)->at('help')]);
         $this->give('fetch');

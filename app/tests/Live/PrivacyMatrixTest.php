@@ -168,7 +168,7 @@ final class PrivacyMatrixTest extends AppTestCase
         $this->give(['kind' => 'sendOut']);
         if ('looking' !== $phase) {
             $this->db()->executeStatement(
-                "UPDATE round SET moments = jsonb_set(moments, '{outAt}', to_jsonb((moments ->> 'lookFrom')::bigint))",
+                'UPDATE round SET out_at = look_from',
             );
             $this->othersAreBusy();
         }
@@ -184,7 +184,7 @@ final class PrivacyMatrixTest extends AppTestCase
         };
         if ('back' === $phase) {
             $this->db()->executeStatement(
-                "UPDATE round SET moments = jsonb_set(moments, '{backAt}', to_jsonb((moments ->> 'outAt')::bigint))",
+                'UPDATE round SET back_at = out_at',
             );
         }
     }

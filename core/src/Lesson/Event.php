@@ -12,19 +12,14 @@ final readonly class Event
     /**
      * @param int                                 $at   milliseconds since 1970, server's clock
      * @param array<string, int|string|bool|null> $data what the kind needs; moments in milliseconds since 1970
+     * @param list<string>|null                   $to   students whom it concerns alone; null: nobody in particular
      */
-    public function __construct(public EventKind $kind, public int $at, public array $data = [])
-    {
-    }
-
-    /**
-     * Whom of the students it concerns, as an event keeps it in `to`: so that one of them is found by `|id|`.
-     *
-     * @param list<string> $students
-     */
-    public static function to(array $students): string
-    {
-        return '|'.implode('|', $students).'|';
+    public function __construct(
+        public EventKind $kind,
+        public int $at,
+        public array $data = [],
+        public ?array $to = null,
+    ) {
     }
 
     /**
@@ -34,17 +29,7 @@ final readonly class Event
      */
     public function addressed(array $students): self
     {
-        return new self($this->kind, $this->at, ['to' => self::to($students)] + $this->data);
-    }
-
-    /**
-     * @return list<string> students whom it concerns alone; none: it is nobody's in particular
-     */
-    public function addressees(): array
-    {
-        $to = trim($this->text('to'), '|');
-
-        return '' === $to ? [] : explode('|', $to);
+        return new self($this->kind, $this->at, $this->data, $students);
     }
 
     public function moment(string $key): ?int

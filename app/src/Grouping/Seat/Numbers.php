@@ -22,13 +22,21 @@ final readonly class Numbers
      */
     public function forGrouping(Grouping $grouping): NumberPlan
     {
+        $numbers = [];
+        foreach ($this->taskNumbers($grouping) as $given) {
+            $numbers[$given->position][] = $given->number;
+        }
+
         return new NumberPlan(
             array_map(
                 static fn (StoredSeatRole $given): SeatRole => new SeatRole($given->number, $given->role),
                 $this->roles($grouping),
             ),
             array_map(
-                static fn (StoredSeatTask $given): SeatTask => new SeatTask($given->numbers, $given->task),
+                static fn (StoredSeatTask $given): SeatTask => new SeatTask(
+                    $numbers[$given->position] ?? [],
+                    $given->task,
+                ),
                 $this->tasks($grouping),
             ),
         );
@@ -41,7 +49,9 @@ final readonly class Numbers
     {
         $this->em->wrapInTransaction(function () use ($grouping, $plan): void {
             $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // of two at once the later stands, whole
-            foreach ([...$this->roles($grouping), ...$this->tasks($grouping)] as $before) {
+            foreach (
+                [...$this->roles($grouping), ...$this->tasks($grouping), ...$this->taskNumbers($grouping)] as $before
+            ) {
                 $this->em->remove($before);
             }
             $this->em->flush();
@@ -49,7 +59,10 @@ final readonly class Numbers
                 $this->em->persist(new StoredSeatRole($grouping, $number, $role));
             }
             foreach ($plan->tasks as $i => $task) {
-                $this->em->persist(new StoredSeatTask($grouping, $i + 1, $task->task, $task->numbers));
+                $this->em->persist(new StoredSeatTask($grouping, $i + 1, $task->task));
+                foreach (array_unique($task->numbers) as $number) {
+                    $this->em->persist(new SeatTaskNumber($grouping, $i + 1, $number));
+                }
             }
             $this->em->flush();
         });
@@ -61,6 +74,16 @@ final readonly class Numbers
     private function roles(Grouping $grouping): array
     {
         return $this->em->getRepository(StoredSeatRole::class)->findBy(['grouping' => $grouping], ['number' => 'ASC']);
+    }
+
+    /**
+     * @return list<SeatTaskNumber>
+     */
+    private function taskNumbers(Grouping $grouping): array
+    {
+        return $this->em
+            ->getRepository(SeatTaskNumber::class)
+            ->findBy(['grouping' => $grouping], ['position' => 'ASC', 'number' => 'ASC']);
     }
 
     /**

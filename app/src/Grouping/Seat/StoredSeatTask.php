@@ -8,15 +8,12 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 
 /**
- * A task that some numbers of seats carry at every table. Written by Numbers.
+ * A task that some numbers of seats carry at every table (SeatTaskNumber). Written by Numbers.
  */
 #[ORM\Entity]
 #[ORM\Table(name: 'seat_task')]
 class StoredSeatTask
 {
-    /**
-     * @param list<int> $numbers of the seats, from 1
-     */
     public function __construct(
         #[ORM\Id,
             ORM\ManyToOne,
@@ -27,8 +24,6 @@ class StoredSeatTask
         public readonly int $position,
         #[ORM\Column(length: 200)]
         public string $task,
-        #[ORM\Column(type: 'json', options: ['jsonb' => true])]
-        public array $numbers,
     ) {
     }
 }

@@ -83,8 +83,7 @@ final readonly class RunningOrders
      */
     public function segments(Lesson $lesson, bool $fresh = false): array
     {
-        /** @var list<Segment> $segments */
-        $segments = $this->em
+        $query = $this->em
             ->createQueryBuilder()
             ->select('s', 'r', 'g', 'n')
             ->from(Segment::class, 's')
@@ -97,9 +96,12 @@ final readonly class RunningOrders
             ->orderBy('s.position')
             ->addOrderBy('n.beforeEnd')
             ->addOrderBy('n.seconds')
-            ->getQuery()
-            ->setHint(Query::HINT_REFRESH, $fresh)
-            ->getResult();
+            ->getQuery();
+        if ($fresh) {
+            $query->setHint(Query::HINT_REFRESH, true);
+        }
+        /** @var list<Segment> $segments */
+        $segments = $query->getResult();
 
         return $segments;
     }

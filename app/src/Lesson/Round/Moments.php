@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson\Round;
 
+use FreshHuddle\App\Database\Row;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\RoundState;
 
@@ -13,6 +14,9 @@ use FreshHuddle\Core\Lesson\RoundState;
  */
 final readonly class Moments
 {
+    /** Those of a round `r`, beside other things of it. */
+    public const COLUMNS = 'r.look_from, r.out_at, r.ends_at, r.auto_seconds, r.called_at, r.back_at, r.paused_at';
+
     /**
      * @param int|null $autoSeconds length of a call back that begins by itself at the end; null: it does not
      * @param int|null $pausedAt    since when the clock stands still
@@ -42,20 +46,18 @@ final readonly class Moments
     }
 
     /**
-     * @param array<array-key, mixed> $json
+     * @param Row $row with COLUMNS
      */
-    public static function read(array $json): self
+    public static function fromRow(Row $row): self
     {
-        $moment = static fn (string $key): ?int => \is_int($json[$key] ?? null) ? $json[$key] : null;
-
         return new self(
-            $moment('lookFrom'),
-            $moment('outAt'),
-            $moment('endsAt'),
-            $moment('autoSeconds'),
-            $moment('calledAt'),
-            $moment('backAt'),
-            $moment('pausedAt'),
+            $row->intOrNull('look_from'),
+            $row->intOrNull('out_at'),
+            $row->intOrNull('ends_at'),
+            $row->intOrNull('auto_seconds'),
+            $row->intOrNull('called_at'),
+            $row->intOrNull('back_at'),
+            $row->intOrNull('paused_at'),
         );
     }
 

@@ -36,9 +36,28 @@ class Round
     #[ORM\Column]
     public bool $autoCallBack = true;
 
-    /** @var array<string, int|null> see Moments */
-    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
-    public array $moments = [];
+    // Its moments, as Moments has them. Milliseconds since 1970, but for `autoSeconds`.
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $lookFrom = null;
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $outAt = null;
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $endsAt = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?int $autoSeconds = null;
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $calledAt = null;
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $backAt = null;
+
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    private ?int $pausedAt = null;
 
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
     public Lesson $lesson;
@@ -90,6 +109,25 @@ class Round
 
     public function state(): Moments
     {
-        return Moments::read($this->moments);
+        return new Moments(
+            $this->lookFrom,
+            $this->outAt,
+            $this->endsAt,
+            $this->autoSeconds,
+            $this->calledAt,
+            $this->backAt,
+            $this->pausedAt,
+        );
+    }
+
+    public function agree(Moments $moments): void
+    {
+        $this->lookFrom = $moments->lookFrom;
+        $this->outAt = $moments->outAt;
+        $this->endsAt = $moments->endsAt;
+        $this->autoSeconds = $moments->autoSeconds;
+        $this->calledAt = $moments->calledAt;
+        $this->backAt = $moments->backAt;
+        $this->pausedAt = $moments->pausedAt;
     }
 }

@@ -20,7 +20,8 @@ final readonly class RunStore
     private const SEATS_NOW = "SELECT g.run_id, s.student_id, g.id AS run_group_id, t.name, s.number,
             COALESCE(r.role, '') AS role,
             COALESCE((SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k
-                      WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)), '') AS task
+                      JOIN seat_task_number n ON n.grouping_id = k.grouping_id AND n.position = k.position
+                      WHERE k.grouping_id = s.grouping_id AND n.number = s.number), '') AS task
         FROM run_group g JOIN seat s ON s.group_id = g.group_id JOIN student t ON t.id = s.student_id
         LEFT JOIN seat_role r ON r.grouping_id = s.grouping_id AND r.number = s.number WHERE g.run_id = :run";
 

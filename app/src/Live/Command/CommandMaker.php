@@ -15,6 +15,7 @@ use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use FreshHuddle\Core\Live\Moving\Help;
@@ -43,7 +44,7 @@ final readonly class CommandMaker
      * @throws CommandRefused
      * @throws LiveRefused    if it is about a group that is not on the floor
      */
-    public function make(GiveCommand $request, Round $round, string $actor): Command
+    public function make(GiveCommand $request, Round $round, Actor $actor): Command
     {
         $members = null === $request->group ? [] : $this->members->inGroup($round, $request->group);
         if ([] === $members && ($request->kind->isOfGroup() || null !== $request->group)) {
@@ -74,7 +75,7 @@ final readonly class CommandMaker
             new CommandContext(
                 fn (): Signals => $this->signals->forRound($round->id),
                 fn (): Moves => $this->moves->forRound($round->id),
-                substr($actor, \strlen('teacher:')),
+                $actor->id ?? '',
                 $students,
                 [] === $students ? $helps : array_intersect_key($helps, array_flip($students)),
             ),

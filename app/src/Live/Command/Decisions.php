@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\CameFrom;
 use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Command;
@@ -41,7 +42,7 @@ final readonly class Decisions
      *
      * @throws CommandRefused
      */
-    public function decide(Lesson $lesson, GiveCommand $request, string $actor): array
+    public function decide(Lesson $lesson, GiveCommand $request, Actor $actor): array
     {
         $now = $this->orders->roundNow($lesson, fresh: true);
         if (\in_array($request->kind, [CommandKind::Begin, CommandKind::SendOut, CommandKind::Reopen], true)) {

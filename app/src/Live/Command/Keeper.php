@@ -17,6 +17,7 @@ use FreshHuddle\App\Live\Projections;
 use FreshHuddle\App\Rooms\Run\RunRoomStore;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Message\RefreshHint;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Command;
@@ -46,7 +47,7 @@ final readonly class Keeper
      *
      * @throws CommandRefused
      */
-    public function apply(Round $round, Command $command, string $actor, ?CameFrom $cameFrom = null): array
+    public function apply(Round $round, Command $command, Actor $actor, ?CameFrom $cameFrom = null): array
     {
         return $this->keep($round, $command->decide($round->state()->state(), $this->clock->ms()), $actor, $cameFrom);
     }
@@ -56,7 +57,7 @@ final readonly class Keeper
      *
      * @return list<Told>
      */
-    public function keep(Round $round, array $events, string $actor, ?CameFrom $cameFrom = null): array
+    public function keep(Round $round, array $events, Actor $actor, ?CameFrom $cameFrom = null): array
     {
         if ([] === $events) {
             return [];
@@ -80,7 +81,7 @@ final readonly class Keeper
         foreach ($events as $event) {
             $state = $state->with($event);
             $this->schedule->plan($round, $event, $state, $seq);
-            $to = $event->addressees();
+            $to = $event->to ?? [];
             $messages[] = match (true) {
                 [] !== $to || $event->kind->isQuiet() => new Told($seq, null, $to),
                 EventKind::NoticeSaid === $event->kind => new Told(
@@ -95,7 +96,7 @@ final readonly class Keeper
                 default => new Told($seq, new RoundMessage($seq, $round->id, Moments::fromState($state))),
             };
         }
-        $round->moments = (array) Moments::fromState($state);
+        $round->agree(Moments::fromState($state));
         $this->em->flush();
 
         return $messages;

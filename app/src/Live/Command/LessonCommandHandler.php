@@ -16,6 +16,7 @@ use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
@@ -52,7 +53,7 @@ final readonly class LessonCommandHandler
      *
      * @throws LiveRefused if the command makes no sense as things stand, or its key came with another one
      */
-    public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $digest, string $actor): void
+    public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $digest, Actor $actor): void
     {
         $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $digest, $actor): array {
             $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
@@ -98,7 +99,7 @@ final readonly class LessonCommandHandler
                     null === $about
                         ? new TakeBackCall($group->id, $student->id, $signals)
                         : new MakeCall($group->id, $student->id, $about, $signals),
-                    'student:'.$student->id,
+                    Actor::student($student->id),
                 );
             } catch (CommandRefused $e) {
                 throw LiveRefused::because($e->says);
@@ -121,7 +122,7 @@ final readonly class LessonCommandHandler
             return Phase::Out !== $moments->phase($this->clock->ms())
                 || $this->events->wasSaid($lesson->id, $notice->id, $moments->lookFrom ?? 0)
                 ? []
-                : $this->keeper->apply($notice->round, new Say($notice->text, plan: $notice->id), 'watch');
+                : $this->keeper->apply($notice->round, new Say($notice->text, plan: $notice->id), Actor::clock());
         });
         $this->publisher->tell($lesson, $done);
     }
@@ -143,10 +144,10 @@ final readonly class LessonCommandHandler
                 return [];
             }
             $messages = $now->state()->phase($this->clock->ms())->isUnderWay()
-                ? $this->keeper->apply($now, new CallBack(0), 'watch')
+                ? $this->keeper->apply($now, new CallBack(0), Actor::clock())
                 : [];
 
-            return [...$messages, ...$this->end->end($lesson, $now, new End(false), 'watch')];
+            return [...$messages, ...$this->end->end($lesson, $now, new End(false), Actor::clock())];
         });
         $this->publisher->tell($lesson, $done);
     }

@@ -8,7 +8,6 @@ use FreshHuddle\App\Lesson\Event\SegmentBegun;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Live\Exception\LiveRefused;
-use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Stream\Audience;
@@ -27,7 +26,6 @@ final readonly class LessonCourse
         private Roster $roster,
         private Tasks $tasks,
         private Stream $stream,
-        private PresenceStore $presence,
         private RunningOrders $orders,
         private EventDispatcherInterface $dispatcher,
     ) {
@@ -35,9 +33,6 @@ final readonly class LessonCourse
 
     public function goOn(Lesson $lesson, Event $event): void
     {
-        if (null === $lesson->segment) {
-            $this->presence->watchAnew($lesson->class->id);
-        }
         $segment = $this->orders->find($lesson, $event->text('segment'))
             ?? throw LiveRefused::unusable('live.segment_gone', 'segment');
         $lesson->segment = $segment;

@@ -10,6 +10,7 @@ use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Presence\FinalWhereabouts;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\End;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
@@ -33,12 +34,12 @@ final readonly class LessonEnd
      *
      * @throws CommandRefused
      */
-    public function end(Lesson $lesson, Round $now, Command $command, string $actor): array
+    public function end(Lesson $lesson, Round $now, Command $command, Actor $actor): array
     {
         $events = $command->decide($now->state()->state(), $this->clock->ms());
         $current = [] === $events ? null : $this->now->forLesson($lesson->id);
         if (null !== $current && null === $current->endedAt) {
-            $this->events->append($lesson->id, $now->id, 'watch', $this->finalWhereabouts->signs($current));
+            $this->events->append($lesson->id, $now->id, Actor::clock(), $this->finalWhereabouts->signs($current));
         }
 
         return $this->keeper->keep($now, $events, $actor);

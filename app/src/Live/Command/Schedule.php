@@ -65,7 +65,7 @@ final readonly class Schedule
             EventKind::NoticeSaid => $this->tasks->schedule(RoundTaskHandler::SAY, "{$round->id}:{$seq}", null, [
                 'text' => $event->text('text'),
                 'groups' => $event->text('groups'),
-                'to' => $event->text('to'),
+                'to' => $event->to ?? [],
             ]),
             default => null,
         };

@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\KeepWorking;
@@ -40,7 +41,7 @@ final readonly class SendOutReversal
      *
      * @throws CommandRefused
      */
-    public function takeBack(Lesson $lesson, Round $round, Command $command, string $actor): array
+    public function takeBack(Lesson $lesson, Round $round, Command $command, Actor $actor): array
     {
         $from = $this->runReader->cameFrom($round->id);
         $messages = $this->keeper->apply($round, $command, $actor);

@@ -12,6 +12,7 @@ use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\ActorKind;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Moving\Help;
@@ -50,12 +51,7 @@ final readonly class LessonLog
         $groups = $this->names(WorkGroup::class, $ids);
         $students = $this->names(Student::class, [
             ...$ids,
-            ...array_map(
-                static fn (array $row): string => substr($row['actor'], 8),
-                array_values(
-                    array_filter($events, static fn (array $row): bool => str_starts_with($row['actor'], 'student:')),
-                ),
-            ),
+            ...array_values(array_filter(array_map(static fn (array $row): ?string => $row['actor']->id, $events), \is_string(...))),
         ]);
         $rooms = $this->names(Room::class, $ids);
         $segments = [];
@@ -66,17 +62,17 @@ final readonly class LessonLog
 
         return array_map(static function (array $row) use ($groups, $students, $rooms, $segments, $staff): LogEntry {
             $event = $row['event'];
-            [$kind, $id] = explode(':', $row['actor']) + ['', ''];
+            $actor = $row['actor'];
             $place = $event->text('place');
 
             return new LogEntry(
                 $row['seq'],
                 $event->at,
                 $event->kind,
-                match ($kind) {
-                    'teacher' => $staff[$id] ?? '?',
-                    'student' => $students[$id] ?? '?',
-                    default => '',
+                match ($actor->kind) {
+                    ActorKind::Teacher => $staff[$actor->id ?? ''] ?? '?',
+                    ActorKind::Student => $students[$actor->id ?? ''] ?? '?',
+                    ActorKind::Clock => '',
                 },
                 $groups[$event->text('group')] ?? ($groups[$event->text('toGroup')] ?? null),
                 $groups[$event->text('fromGroup')] ?? null,
@@ -99,7 +95,9 @@ final readonly class LessonLog
      */
     private static function single(Event $event): array
     {
-        return EventKind::NoticeSaid === $event->kind && '' === $event->text('groups') ? $event->addressees() : [];
+        return EventKind::NoticeSaid === $event->kind && '' === $event->text('groups')
+            ? $event->to ?? []
+            : [];
     }
 
     /**

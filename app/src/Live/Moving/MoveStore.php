@@ -83,7 +83,7 @@ final readonly class MoveStore implements Guests
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT m.student_id, m.place, m.from_at, r.moments FROM student_move m
+                    'SELECT m.student_id, m.place, m.from_at, '.Moments::COLUMNS.' FROM student_move m
                         JOIN round r ON r.id = m.round_id JOIN lesson l ON l.id = r.lesson_id
                         JOIN school_class c ON c.current_lesson_id = l.id
              WHERE ? IN (m.place, m.was) AND l.ended_at IS NULL',
@@ -93,7 +93,7 @@ final readonly class MoveStore implements Guests
         ) {
             // Who is on the way to another place may stay until then.
             $isHere = $row->textOrNull('place') === $sideRoomId || $this->clock->ms() < $row->int('from_at');
-            if ($isHere && Moments::read($row->json('moments'))->phase($this->clock->ms())->isUnderWay()) {
+            if ($isHere && Moments::fromRow($row)->phase($this->clock->ms())->isUnderWay()) {
                 $guests[] = $row->text('student_id');
             }
         }

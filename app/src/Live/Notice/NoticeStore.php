@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live\Notice;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\EventKind;
 
@@ -27,10 +28,9 @@ final readonly class NoticeStore
     public function seen(string $lessonId, int $seq, string $studentId): void
     {
         $isNew = $this->db->executeStatement(
-            "INSERT INTO notice_seen (lesson_id, seq, student_id, at)
-             SELECT lesson_id, seq, :student, :now FROM live_event WHERE lesson_id = :lesson AND seq = :seq
-               AND kind = :kind AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
-             ON CONFLICT DO NOTHING",
+            'INSERT INTO notice_seen (lesson_id, seq, student_id, at)
+             SELECT e.lesson_id, e.seq, :student, :now FROM live_event e WHERE e.lesson_id = :lesson AND e.seq = :seq
+               AND e.kind = :kind AND '.EventStore::IS_FOR.' ON CONFLICT DO NOTHING',
             [
                 'lesson' => $lessonId,
                 'seq' => $seq,

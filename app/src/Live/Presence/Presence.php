@@ -30,9 +30,6 @@ class Presence
         public readonly ?string $servicePlace,
         #[ORM\Column(type: 'bigint', nullable: true)]
         public readonly ?int $serviceAt,
-        /** The whereabouts staff were last told of. */
-        #[ORM\Column(length: 80, nullable: true)]
-        public readonly ?string $told,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Evidence;
 
@@ -61,9 +62,9 @@ final readonly class PresenceStore
         $row = $this->db->fetchAssociative(
             'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id)
                 DO UPDATE SET page_at = :at RETURNING service_place)
-             SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND '.
+             SELECT (SELECT e.seq FROM live_event e WHERE e.lesson_id = :lesson AND '.
                 EventStore::CONCERNS.
-                ' ORDER BY seq DESC LIMIT 1) AS seq,
+                ' ORDER BY e.seq DESC LIMIT 1) AS seq,
                     (SELECT service_place FROM alive) AS seen_in',
             [
                 'id' => $studentId,
@@ -157,40 +158,34 @@ final readonly class PresenceStore
     }
 
     /**
-     * @return array<string, string|null> by student: the whereabouts staff were last told of
+     * Where those of a class who have given a sign were last, by the events of a lesson.
+     *
+     * @return array<string, Event|null> by student; null: nothing has been noted of them
      */
-    public function told(string $classId): array
+    public function noted(string $classId, string $lessonId): array
     {
-        $told = [];
+        $noted = [];
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id
-                        WHERE s.class_id = ?',
-                    [$classId],
+                    'SELECT p.student_id, e.at, e.data FROM presence p JOIN student s ON s.id = p.student_id
+                     LEFT JOIN LATERAL (SELECT e.at, e.data FROM live_event e WHERE e.lesson_id = ?
+                       AND e.student_id = p.student_id AND e.kind = ? ORDER BY e.seq DESC LIMIT 1) e ON true
+                     WHERE s.class_id = ?',
+                    [$lessonId, EventKind::WhereaboutsChanged->value, $classId],
                 ),
             ) as $row
         ) {
-            $told[$row->text('student_id')] = $row->textOrNull('told');
+            $student = $row->text('student_id');
+            /** @var array<string, string|null> $data */
+            $data = null === $row->textOrNull('data') ? [] : $row->json('data');
+            $noted[$student] =
+                null === $row->intOrNull('at')
+                    ? null
+                    : new Event(EventKind::WhereaboutsChanged, $row->int('at'), ['student' => $student] + $data);
         }
 
-        return $told;
-    }
-
-    public function tell(string $studentId, string $word): void
-    {
-        $this->db->executeStatement('UPDATE presence SET told = ? WHERE student_id = ?', [$word, $studentId]);
-    }
-
-    /**
-     * A lesson begins: what staff were told in the one before is no news of this one.
-     */
-    public function watchAnew(string $classId): void
-    {
-        $this->db->executeStatement(
-            'UPDATE presence SET told = NULL WHERE student_id IN (SELECT id FROM student WHERE class_id = ?)',
-            [$classId],
-        );
+        return $noted;
     }
 
     /**

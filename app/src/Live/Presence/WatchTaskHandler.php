@@ -4,22 +4,17 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Presence;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Command\LessonCommandHandler;
-use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\RoomReader;
-use FreshHuddle\App\Stream\Audience;
-use FreshHuddle\App\Stream\Message\LessonHint;
-use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\Phase;
-use FreshHuddle\Core\Live\Whereabouts;
 
 /**
  * Keeps an eye on a lesson: turns signs of life into changes of whereabouts, and asks the meeting service again in case
@@ -38,15 +33,13 @@ final readonly class WatchTaskHandler implements TaskHandler
     private const QUIET_AFTER = 20 * 60_000;
 
     public function __construct(
-        private EntityManagerInterface $em,
         private NowReader $lessons,
         private RoomReader $rooms,
-        private WhereaboutsReader $reader,
         private PresenceStore $presence,
-        private EventStore $events,
+        private WhereaboutsRecord $record,
         private RoomService $service,
         private LessonCommandHandler $live,
-        private Stream $stream,
+        private Tasks $tasks,
         private Clock $clock,
     ) {
     }
@@ -83,37 +76,12 @@ final readonly class WatchTaskHandler implements TaskHandler
 
             return $this->isQuiet($lesson) ? null : $this->clock->ms() + self::ASK_EVERY;
         }
-        $this->watch($lesson);
+        $seen = $task->data['seen'] ?? null;
+        $this->tasks->keep($task, ['seen' => $this->record->follow($lesson, \is_string($seen) ? $seen : null)]);
 
         return $this->isQuiet($lesson) && null === $lesson->kind
             ? null
             : $this->clock->ms() + ($this->isQuiet($lesson) ? self::WHILE_QUIET : self::EVERY);
-    }
-
-    private function watch(LessonNow $lesson): void
-    {
-        $now = $this->clock->ms();
-        $whereabouts = $this->reader->inLesson($lesson, $now);
-        $changed = $this->em->wrapInTransaction(function () use ($lesson, $whereabouts, $now): int {
-            $this->events->lock($lesson->lessonId);
-            $told = $this->presence->told($lesson->classId);
-            $events = [];
-            foreach ($whereabouts as $student => $where) {
-                $word = self::word($where);
-                if (\array_key_exists($student, $told) && $told[$student] !== $word) {
-                    $this->presence->tell($student, $word);
-                    $events[] = FinalWhereabouts::whereaboutsEvent($student, $where, $now);
-                }
-            }
-            if ([] !== $events && (null !== $lesson->kind || Phase::Planned !== $lesson->phase($now))) {
-                $this->events->append($lesson->lessonId, $lesson->roundId, 'watch', $events);
-            }
-
-            return \count($events);
-        });
-        if ($changed > 0) {
-            $this->stream->publish([Audience::staff($lesson->lessonId)], new LessonHint());
-        }
     }
 
     private function askService(LessonNow $lesson): void
@@ -174,10 +142,5 @@ final readonly class WatchTaskHandler implements TaskHandler
     private function isForgotten(LessonNow $lesson): bool
     {
         return $this->isQuiet($lesson) && $this->clock->ms() > ($lesson->time->plannedEnd() ?? 0);
-    }
-
-    private static function word(Whereabouts $where): string
-    {
-        return $where->place->value.'|'.$where->because->value.'|'.$where->at;
     }
 }

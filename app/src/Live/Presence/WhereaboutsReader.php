@@ -12,6 +12,7 @@ use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Live\Moving\Moves;
 use FreshHuddle\Core\Live\Observability;
@@ -45,7 +46,7 @@ final readonly class WhereaboutsReader
             $lesson->classId,
             $this->classes->students($lesson->classId),
             $floor,
-            $lesson->moments ?? Moments::read([]),
+            $lesson->moments ?? Moments::fromState(RoundState::planned()),
             null === $lesson->roundId ? new Moves() : $this->moves->forRound($lesson->roundId),
             $now,
             $lesson->countsSince($now),

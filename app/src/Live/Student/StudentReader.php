@@ -30,7 +30,8 @@ final readonly class StudentReader
     private const SEATS_NOW = [
         "SELECT w.id, w.name, w.mark, s.number AS seat,
                 (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k
-                  WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
+                  JOIN seat_task_number n ON n.grouping_id = k.grouping_id AND n.position = k.position
+                  WHERE k.grouping_id = s.grouping_id AND n.number = s.number) AS task,
                 (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = w.grouping_id AND o.position <= w.position)
                   AS number
          FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = :grouping
@@ -69,7 +70,7 @@ final readonly class StudentReader
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student
                       AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
-                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".
+                    (SELECT seq FROM live_event e WHERE e.lesson_id = :lesson AND ".
                 EventStore::CONCERNS.
                 " ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1
@@ -83,15 +84,15 @@ final readonly class StudentReader
                      LEFT JOIN room r ON r.id::text = a.place WHERE m.round_id = :round AND m.student_id = :student)
                        AS move,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
-                        (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice
-                          AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
-                         ORDER BY seq DESC LIMIT :most) e) AS notices,
+                        (SELECT e.seq, e.data, e.at FROM live_event e WHERE e.lesson_id = :lesson AND e.kind = :notice
+                          AND ".EventStore::IS_FOR.'
+                         ORDER BY e.seq DESC LIMIT :most) e) AS notices,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way, s.position)
                       ORDER BY s.position DESC, h.position, c.id)
                      FROM segment s JOIN hand_out h ON h.opens_with_id = s.id
                        JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id
                        AND c.student_id = :student
-                     WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone",
+                     WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone',
             [
                 'class' => $student->classId,
                 'student' => $student->id,

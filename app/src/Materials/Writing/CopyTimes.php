@@ -13,7 +13,7 @@ use FreshHuddle\Core\Materials\CopyTime;
  */
 final readonly class CopyTimes
 {
-    public const COLUMNS = 'r.moments, h.opens_with_id IS NOT NULL AS alone, o.position AS opens_at,
+    public const COLUMNS = Moments::COLUMNS.', h.opens_with_id IS NOT NULL AS alone, o.position AS opens_at,
         n.position AS lesson_at, l.ended_at, l.locks_at_end';
     public const FROM = 'JOIN round r ON r.id = c.round_id JOIN lesson l ON l.id = r.lesson_id
       LEFT JOIN segment n ON n.id = l.segment_id
@@ -26,7 +26,7 @@ final readonly class CopyTimes
     public static function fromRow(Row $row): CopyTime
     {
         return new CopyTime(
-            Moments::read($row->json('moments'))->state(),
+            Moments::fromRow($row)->state(),
             $row->bool('alone'),
             $row->intOrNull('opens_at'),
             $row->intOrNull('lesson_at'),

@@ -29,10 +29,6 @@ class Delivery
     #[ORM\Column(length: 180, options: ['default' => ''])]
     public string $address = '';
 
-    /** @var list<string> ids of the students who see a post, as the portal has it */
-    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '[]'])]
-    public array $audience = [];
-
     /** When the work is due, as the portal has it. Milliseconds since 1970. */
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $dueAt = null;

@@ -40,7 +40,9 @@ final readonly class DeliveryReader
                 $row->textOrNull('their_id'),
                 $row->text('digest'),
                 $row->text('address'),
-                array_values(array_filter($row->json('audience'), \is_string(...))),
+                null === $row->textOrNull('viewers')
+                    ? []
+                    : array_values(array_filter($row->json('viewers'), \is_string(...))),
                 $row->intOrNull('due_at'),
                 $row->bool('arrived'),
                 $row->textOrNull('failure'),
@@ -49,7 +51,9 @@ final readonly class DeliveryReader
             Row::all(
                 $this->db->fetchAllAssociative(
                     "SELECT s.id, s.kind, s.target, COALESCE(g.name, '')
-                        AS name, s.their_id, s.digest, s.address, s.audience, s.due_at, s.arrived, s.failure, s.at
+                        AS name, s.their_id, s.digest, s.address, s.due_at, s.arrived, s.failure, s.at,
+                        (SELECT jsonb_agg(v.viewer ORDER BY v.viewer) FROM sent_viewer v WHERE v.sent_id = s.id)
+                          AS viewers
                  FROM sent s LEFT JOIN work_group g ON g.id = s.target WHERE s.round_id = ? ORDER BY s.id",
                     [$roundId],
                 ),

@@ -51,11 +51,8 @@ final readonly class DeliveryStore
     public function stands(string $key, Post $wanted, ?Post $post): void
     {
         if (null === $post) {
-            $this->db->update(
-                'sent',
-                ['their_id' => null, 'digest' => '', 'audience' => '[]', 'due_at' => null],
-                ['id' => $key],
-            );
+            $this->db->update('sent', ['their_id' => null, 'digest' => '', 'due_at' => null], ['id' => $key]);
+            $this->isSeenBy($key, []);
 
             return;
         }
@@ -63,11 +60,32 @@ final readonly class DeliveryStore
             'sent',
             [
                 'digest' => $post->digest() === $wanted->digest() ? $wanted->digest() : '',
-                'audience' => json_encode($post->audience, \JSON_THROW_ON_ERROR),
                 'due_at' => $post->dueAt,
             ],
             ['id' => $key],
         );
+        $this->isSeenBy($key, $post->audience);
+    }
+
+    /**
+     * @param list<string> $viewers and nobody else
+     */
+    private function isSeenBy(string $key, array $viewers): void
+    {
+        $this->db->transactional(function () use ($key, $viewers): void {
+            $this->db->delete('sent_viewer', ['sent_id' => $key]);
+            $this->db->executeStatement(
+                'INSERT INTO sent_viewer (sent_id, viewer)
+                 SELECT ?, v FROM jsonb_array_elements_text(?) v ON CONFLICT DO NOTHING',
+                [
+                    $key,
+                    json_encode(
+                        array_map(static fn (string $viewer): string => mb_substr($viewer, 0, 80), $viewers),
+                        \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE,
+                    ),
+                ],
+            );
+        });
     }
 
     public function withdrawn(string $key): void

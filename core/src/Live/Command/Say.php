@@ -45,13 +45,14 @@ final readonly class Say implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        $to = [] === $this->to ? [] : ['groups' => implode('|', $this->groups), 'to' => Event::to($this->to)];
+        $groups = [] === $this->to ? [] : ['groups' => implode('|', $this->groups)];
 
         return [
             new Event(
                 EventKind::NoticeSaid,
                 $now,
-                ['text' => $this->text] + $to + (null === $this->plan ? [] : ['plan' => $this->plan]),
+                ['text' => $this->text] + $groups + (null === $this->plan ? [] : ['plan' => $this->plan]),
+                [] === $this->to ? null : $this->to,
             ),
         ];
     }
