@@ -40,7 +40,8 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
     await expect(saved(ada.page)).toBeVisible({ timeout: 60_000 });
     await expect(saved(ben.page)).toBeVisible({ timeout: 60_000 });
     await expect(mine).toHaveValue(written);
-    await expect(ben.page.getByText(written.trim())).toBeVisible({ timeout: 30_000 });
+    // It is said to screen readers, too.
+    await expect(ben.page.getByRole('listitem').getByText(written.trim())).toBeVisible({ timeout: 30_000 });
   };
 
   await test.step('every PHP process is killed', async () => {

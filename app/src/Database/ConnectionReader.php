@@ -13,7 +13,7 @@ use Doctrine\DBAL\Connection;
 final class ConnectionReader
 {
     /** Seconds after which a connection that rested is tried before somebody depends on it. */
-    private const RESTED = 1.0;
+    private const RESTED = 0.2;
 
     private float $asked = 0.0;
 

@@ -13,7 +13,8 @@ final class MomentsJson
 {
     public static function read(mixed $json): Moments
     {
-        $moment = static fn (string $key): ?int => \is_array($json) && \is_int($json[$key] ?? null) ? $json[$key] : null;
+        $json = (array) $json;
+        $moment = static fn (string $key): ?int => \is_int($json[$key] ?? null) ? $json[$key] : null;
 
         return new Moments(
             $moment('lookFrom'),

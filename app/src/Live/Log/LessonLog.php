@@ -51,7 +51,9 @@ final readonly class LessonLog
         $groups = $this->names(WorkGroup::class, $ids);
         $students = $this->names(Student::class, [
             ...$ids,
-            ...array_values(array_filter(array_map(static fn (array $row): ?string => $row['actor']->id, $events), \is_string(...))),
+            ...array_values(
+                array_filter(array_map(static fn (array $row): ?string => $row['actor']->id, $events), \is_string(...)),
+            ),
         ]);
         $rooms = $this->names(Room::class, $ids);
         $segments = [];
