@@ -16,6 +16,7 @@ use FreshHuddle\App\Live\Command\GiveCommand;
 use FreshHuddle\App\Live\Command\LessonCommandHandler;
 use FreshHuddle\App\Live\Desk\LessonView;
 use FreshHuddle\App\Live\Desk\LessonViewBuilder;
+use FreshHuddle\App\Live\Desk\SignalsView;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\Core\Lesson\Actor;
@@ -68,6 +69,16 @@ final readonly class LessonController
         $this->lessons->watched($lesson);
 
         return $this->desk->view($lesson, $segment);
+    }
+
+    /** Shows how the groups of a round stand, and whom to visit next. */
+    #[Route('/rounds/{id}/signals', methods: ['GET'])]
+    public function showSignals(#[CurrentUser] Teacher $teacher, string $id): SignalsView
+    {
+        $round = $this->lessonAccess->round($teacher, $id);
+        $this->lessons->watched($round->lesson);
+
+        return $this->desk->signals($round);
     }
 
     /** Changes a lesson's title, time or settings. */

@@ -6,7 +6,10 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
+use FreshHuddle\App\Rooms\Member\RoomHelper;
+use FreshHuddle\App\Rooms\Member\RoomMember;
 use FreshHuddle\App\Rooms\Source\RoomSource;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Rooms\Link;
@@ -18,12 +21,23 @@ use FreshHuddle\Core\Rooms\SourceKind;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Writes rooms and who may enter them. By hand: two people who press at once plan each room once, and the main session
- * of a class has up to 1,200 members, who are replaced in two statements.
+ * Writes rooms and who may enter them. By hand only what the ORM has no word for: two people who press at once plan each
+ * room once, and the main session of a class has up to 1,200 members, who are replaced in two statements.
  */
 final readonly class RoomStore
 {
-    public function __construct(private Connection $db)
+    /** A room that has yet to be brought about, and that nobody has been in. */
+    private const NOWHERE = [
+        'state' => RoomState::Planned,
+        'failure' => null,
+        'link' => null,
+        'normalLink' => null,
+        'linkOwner' => null,
+        'triedAt' => null,
+        'openedAt' => null,
+    ];
+
+    public function __construct(private EntityManagerInterface $em, private Connection $db)
     {
     }
 
@@ -57,11 +71,10 @@ final readonly class RoomStore
 
     public function note(string $roomId, RoomState $state, ?string $failure = null): void
     {
-        $this->db->update(
-            'room',
-            ['state' => $state->value, 'failure' => null === $failure ? null : mb_substr($failure, 0, 200)],
-            ['id' => $roomId],
-        );
+        $this->set($roomId, [
+            'state' => $state,
+            'failure' => null === $failure ? null : mb_substr($failure, 0, 200),
+        ]);
     }
 
     /**
@@ -69,7 +82,7 @@ final readonly class RoomStore
      */
     public function madeAs(string $roomId, string $externalId): void
     {
-        $this->db->update('room', ['external_id' => $externalId], ['id' => $roomId]);
+        $this->set($roomId, ['externalId' => $externalId]);
     }
 
     /**
@@ -80,18 +93,14 @@ final readonly class RoomStore
     public function link(Room $room, ?Link $link): void
     {
         try {
-            $this->db->update(
-                'room',
-                [
-                    'link' => $link?->address,
-                    'normal_link' => $link?->normal,
-                    'link_owner_id' => null === $link ? null : $room->class->teacher->id,
-                    'link_scope' => null === $link ? null : $room->grouping->id ?? $room->class->id,
-                    'tried_at' => null,
-                    'opened_at' => null,
-                ],
-                ['id' => $room->id],
-            );
+            $this->set($room->id, [
+                'link' => $link?->address,
+                'normalLink' => $link?->normal,
+                'linkOwner' => null === $link ? null : $room->class->teacher->id,
+                'linkScope' => null === $link ? null : $room->grouping->id ?? $room->class->id,
+                'triedAt' => null,
+                'openedAt' => null,
+            ]);
         } catch (UniqueConstraintViolationException) {
             throw NoLinkYet::because(new Message('rooms.link.taken'));
         }
@@ -111,28 +120,18 @@ final readonly class RoomStore
         try {
             $this->db->transactional(function () use ($ownerId, $links, $from): void {
                 foreach (array_unique([...$from, ...array_keys($links)]) as $roomId) {
-                    $this->db->update(
-                        'room',
-                        [
-                            'link' => null,
-                            'normal_link' => null,
-                            'link_owner_id' => null,
-                            'tried_at' => null,
-                            'opened_at' => null,
-                            'state' => RoomState::Planned->value,
-                            'failure' => null,
-                        ],
-                        ['id' => $roomId],
-                    );
-                    $this->db->delete('room_member', ['room_id' => $roomId]);
-                    $this->db->delete('room_helper', ['room_id' => $roomId]);
+                    $this->set($roomId, self::NOWHERE);
+                    $this->leaveNobody($roomId);
                 }
-                foreach ($links as $roomId => $link) {
-                    $this->db->executeStatement(
-                        'UPDATE room SET link = ?, normal_link = ?, link_owner_id = ?, source = ?,
-                            link_scope = COALESCE(grouping_id, class_id) WHERE id = ?',
-                        [$link->address, $link->normal, $ownerId, SourceKind::OwnLinks->value, $roomId],
-                    );
+                $rooms = $this->em->getRepository(Room::class)->findBy(['id' => array_keys($links)]);
+                foreach ($rooms as $room) {
+                    $this->set($room->id, [
+                        'link' => $links[$room->id]->address,
+                        'normalLink' => $links[$room->id]->normal,
+                        'linkOwner' => $ownerId,
+                        'linkScope' => $room->grouping->id ?? $room->class->id,
+                        'source' => SourceKind::OwnLinks,
+                    ]);
                 }
             });
         } catch (UniqueConstraintViolationException) {
@@ -142,21 +141,16 @@ final readonly class RoomStore
 
     public function rename(string $roomId, string $name, bool $byHand): void
     {
-        $this->db->update('room', ['name' => $name, 'named_by_hand' => $byHand ? 't' : 'f'], ['id' => $roomId]);
+        $this->set($roomId, ['name' => $name, 'namedByHand' => $byHand]);
     }
 
     public function allow(string $roomId, RoomPermissionChanges $allowed): void
     {
-        $flag = static fn (?bool $may): ?string => null === $may ? null : ($may ? 't' : 'f');
-        $this->db->update(
-            'room',
-            [
-                'may_record' => $flag($allowed->record),
-                'may_share_screen' => $flag($allowed->shareScreen),
-                'may_write' => $flag($allowed->write),
-            ],
-            ['id' => $roomId],
-        );
+        $this->set($roomId, [
+            'mayRecord' => $allowed->record,
+            'mayShareScreen' => $allowed->shareScreen,
+            'mayWrite' => $allowed->write,
+        ]);
     }
 
     /**
@@ -164,10 +158,9 @@ final readonly class RoomStore
      */
     public function live(string $classId, RoomLife $life): void
     {
-        $this->db->executeStatement("UPDATE room SET life = ? WHERE class_id = ? AND purpose = 'group'", [
-            $life->value,
-            $classId,
-        ]);
+        $this->em
+            ->createQuery('UPDATE '.Room::class.' r SET r.life = :life WHERE r.class = :class AND r.purpose = :group')
+            ->execute(['life' => $life, 'class' => $classId, 'group' => RoomPurpose::Group]);
     }
 
     /**
@@ -176,23 +169,8 @@ final readonly class RoomStore
     public function moveTo(string $roomId, SourceKind $source): void
     {
         $this->db->transactional(function () use ($roomId, $source): void {
-            $this->db->update(
-                'room',
-                [
-                    'source' => $source->value,
-                    'state' => RoomState::Planned->value,
-                    'failure' => null,
-                    'external_id' => null,
-                    'link' => null,
-                    'normal_link' => null,
-                    'link_owner_id' => null,
-                    'tried_at' => null,
-                    'opened_at' => null,
-                ],
-                ['id' => $roomId],
-            );
-            $this->db->delete('room_member', ['room_id' => $roomId]);
-            $this->db->delete('room_helper', ['room_id' => $roomId]);
+            $this->set($roomId, ['source' => $source, 'externalId' => null] + self::NOWHERE);
+            $this->leaveNobody($roomId);
         });
     }
 
@@ -201,7 +179,7 @@ final readonly class RoomStore
      */
     public function tried(string $roomId, ?int $at): void
     {
-        $this->db->update('room', ['tried_at' => $at], ['id' => $roomId]);
+        $this->set($roomId, ['triedAt' => $at]);
     }
 
     /**
@@ -209,7 +187,7 @@ final readonly class RoomStore
      */
     public function opened(string $roomId, int $at): void
     {
-        $this->db->update('room', ['opened_at' => $at], ['id' => $roomId]);
+        $this->set($roomId, ['openedAt' => $at]);
     }
 
     /**
@@ -218,18 +196,13 @@ final readonly class RoomStore
     public function lost(string $roomId): void
     {
         $this->db->transactional(function () use ($roomId): void {
-            $this->db->update(
-                'room',
-                [
-                    'state' => RoomState::Planned->value,
-                    'external_id' => null,
-                    'missed_at' => null,
-                    'tried_at' => null,
-                ],
-                ['id' => $roomId],
-            );
-            $this->db->delete('room_member', ['room_id' => $roomId]);
-            $this->db->delete('room_helper', ['room_id' => $roomId]);
+            $this->set($roomId, [
+                'state' => RoomState::Planned,
+                'externalId' => null,
+                'missedAt' => null,
+                'triedAt' => null,
+            ]);
+            $this->leaveNobody($roomId);
         });
     }
 
@@ -238,12 +211,12 @@ final readonly class RoomStore
      */
     public function missed(string $roomId, ?int $at): void
     {
-        $this->db->update('room', ['missed_at' => $at], ['id' => $roomId]);
+        $this->set($roomId, ['missedAt' => $at]);
     }
 
     public function takeAway(string $roomId): void
     {
-        $this->db->delete('room', ['id' => $roomId]);
+        $this->em->createQuery('DELETE FROM '.Room::class.' r WHERE r.id = :room')->execute(['room' => $roomId]);
     }
 
     /**
@@ -253,21 +226,45 @@ final readonly class RoomStore
     public function members(string $roomId, array $links, array $helpers): void
     {
         $this->db->transactional(function () use ($roomId, $links, $helpers): void {
-            $this->db->executeStatement('DELETE FROM room_member WHERE room_id = ?', [$roomId]);
+            $this->leaveNobody($roomId);
             $this->db->executeStatement(
                 'INSERT INTO room_member (room_id, student_id, link) SELECT ?, key::uuid, value
                     FROM jsonb_each_text(?::jsonb)',
                 [$roomId, json_encode((object) $links, \JSON_THROW_ON_ERROR)],
             );
-            $this->db->executeStatement('DELETE FROM room_helper WHERE room_id = ?', [$roomId]);
-            foreach ($helpers as $teacher => $link) {
-                $this->db->insert('room_helper', ['room_id' => $roomId, 'teacher_id' => $teacher, 'link' => $link]);
-            }
-            // Others may enter a room that is closed: it stays closed.
             $this->db->executeStatement(
-                'UPDATE room SET failure = NULL, state = CASE WHEN state = ? THEN state ELSE ? END WHERE id = ?',
-                [RoomState::Closed->value, RoomState::Made->value, $roomId],
+                'INSERT INTO room_helper (room_id, teacher_id, link) SELECT ?, key::uuid, value
+                    FROM jsonb_each_text(?::jsonb)',
+                [$roomId, json_encode((object) $helpers, \JSON_THROW_ON_ERROR)],
             );
+            $this->set($roomId, ['failure' => null]);
+            // Others may enter a room that is closed: it stays closed.
+            $this->em
+                ->createQuery(
+                    'UPDATE '.Room::class.' r SET r.state = :made WHERE r.id = :room AND r.state <> :closed',
+                )
+                ->execute(['made' => RoomState::Made, 'room' => $roomId, 'closed' => RoomState::Closed]);
         });
+    }
+
+    /**
+     * In one statement, whatever others change of the room at the same moment.
+     *
+     * @param array<string, bool|int|string|\BackedEnum|null> $fields of the entity; an association by its id
+     */
+    private function set(string $roomId, array $fields): void
+    {
+        $query = $this->em->createQueryBuilder()->update(Room::class, 'r')->where('r.id = :room');
+        foreach ($fields as $field => $value) {
+            $query->set('r.'.$field, ':'.$field)->setParameter($field, $value);
+        }
+        $query->setParameter('room', $roomId)->getQuery()->execute();
+    }
+
+    private function leaveNobody(string $roomId): void
+    {
+        foreach ([RoomMember::class, RoomHelper::class] as $entity) {
+            $this->em->createQuery("DELETE FROM {$entity} m WHERE m.room = :room")->execute(['room' => $roomId]);
+        }
     }
 }

@@ -22,16 +22,6 @@ final class FewDependencies implements Rule
 {
     private const MOST = 10;
 
-    /**
-     * What has more, and how many. It may get fewer, and no other may come.
-     */
-    private const NOT_YET = [
-        'DeskViews' => 11,
-        'HandOutService' => 14,
-        'Larkmouth' => 16,
-        'Readiness' => 14,
-    ];
-
     public function getNodeType(): string
     {
         return ClassMethod::class;
@@ -45,14 +35,12 @@ final class FewDependencies implements Rule
         if ('__construct' !== $node->name->toString() || str_contains($scope->getFile(), '/tests/')) {
             return [];
         }
-        $name = $scope->getClassReflection()?->getNativeReflection()->getShortName() ?? '';
         $kept = array_filter($node->params, static fn (Param $param): bool => $param->isPrivate());
-        $most = self::NOT_YET[$name] ?? self::MOST;
 
-        return \count($kept) <= $most
+        return \count($kept) <= self::MOST
             ? []
             : [
-                RuleErrorBuilder::message(\count($kept)." dependencies; {$most} at most.")
+                RuleErrorBuilder::message(\count($kept).' dependencies; '.self::MOST.' at most.')
                     ->identifier('freshHuddle.manyDependencies')
                     ->build(),
             ];

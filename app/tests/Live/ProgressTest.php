@@ -45,6 +45,23 @@ final class ProgressTest extends AppTestCase
         self::assertEqualsCanonicalizing([$ada, $ben], $group['silent'], 'neither has written today');
     }
 
+    public function test_how_groups_stand_can_be_asked_for_alone(): void
+    {
+        $lesson = $this->out($this->readyLesson(4, 2));
+        $phone = $this->join($lesson, $lesson->text('floor.groups.1.students.0'));
+        $this->write($lesson, $phone, 'decision', 'The wall goes north.', $lesson->text('floor.groups.1.id'));
+        $signals = '/api/staff/rounds/'.$lesson->text('round.id').'/signals';
+        $alone = $this->ask('GET', $signals)->is(200);
+        $whole = $this->again($lesson);
+        self::assertSame([0, 1], array_column($alone->list('signals'), 'filled'));
+        foreach (['seq', 'signals', 'visits'] as $part) {
+            self::assertSame($whole->at($part), $alone->at($part), $part);
+        }
+        $this->ask('GET', '/api/staff/rounds/'.Uuid::v7()->toRfc4122().'/signals')->is(404);
+        $this->command($lesson->text('id'), 'callBack', 0)->is(200);
+        self::assertSame([], $this->ask('GET', $signals)->is(200)->list('signals'), 'nobody is out');
+    }
+
     public function test_where_nobody_of_a_group_has_come_it_is_not_inactive_but_empty(): void
     {
         self::mockTime();

@@ -14,7 +14,7 @@ use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Student\CopyLink;
 use FreshHuddle\App\Live\Student\MyWork;
 use FreshHuddle\App\Live\Student\StudentPage;
-use FreshHuddle\App\Materials\HandOut\HandOutService;
+use FreshHuddle\App\Materials\HandOut\SheetReader;
 use FreshHuddle\App\Materials\HandOut\SheetView;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Device\Young;
@@ -29,7 +29,7 @@ final readonly class AsStudent
     public function __construct(
         private EntityManagerInterface $em,
         private StudentPage $page,
-        private HandOutService $handOuts,
+        private SheetReader $sheets,
         private Clock $clock,
     ) {
     }
@@ -57,8 +57,8 @@ final readonly class AsStudent
             '',
             $lesson->class->cannotReadYet ? new Young($student->picture, $lesson->class->language) : null,
         );
-        $alone = SegmentKind::Alone === $segment->kind ? $this->handOuts->aloneSheets($segment, $student->id) : [];
-        $sheets = null === $round || $before ? [] : $this->handOuts->sheets($round, $student->id);
+        $alone = SegmentKind::Alone === $segment->kind ? $this->sheets->aloneSheets($segment, $student->id) : [];
+        $sheets = null === $round || $before ? [] : $this->sheets->sheets($round, $student->id);
         $page = $this->page->build(
             $user,
             new LessonNow(

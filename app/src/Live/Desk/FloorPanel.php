@@ -11,8 +11,11 @@ use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Grouping\History\OtherUse;
 use FreshHuddle\App\Grouping\Proposal\Why\Judge;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Lesson\UsageReader;
 use FreshHuddle\App\Live\Presence\SeatedStudent;
+use FreshHuddle\App\Rooms\Run\RunRoomStore;
+use FreshHuddle\App\Rooms\Run\RunRoomView;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Lesson\Phase;
@@ -28,6 +31,8 @@ final readonly class FloorPanel
         private DeskNotes $notes,
         private Judge $judge,
         private UsageReader $usage,
+        private RunReader $runs,
+        private RunRoomStore $runRooms,
     ) {
     }
 
@@ -40,6 +45,16 @@ final readonly class FloorPanel
             $at->floor,
             array_map(static fn (StudentView $student): string => $student->id, $at->students),
         );
+    }
+
+    /**
+     * @return list<RunRoomView> of a lesson that is over: the rooms its groups had
+     */
+    public function runRooms(LessonMoment $at): array
+    {
+        $run = $at->isOver ? $this->runs->lastRun($at->round->id) : null;
+
+        return null === $run ? [] : $this->runRooms->rooms($run);
     }
 
     /**

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Desk;
 
 use FreshHuddle\App\Lesson\Lesson;
-use FreshHuddle\App\Lesson\Order\RunningOrderView;
 use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
-use FreshHuddle\App\Materials\HandOut\Plan\RowView;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
@@ -29,12 +26,10 @@ final readonly class LessonMoment
      *     groups have become since
      * @param list<StudentView>          $everybody the class list
      * @param list<StudentView>          $students  who takes part, or took part
-     * @param Floor                      $floor     of the round that was asked for
      * @param array<string, Whereabouts> $where     by student
      * @param Moves                      $moves     of the round that is now
-     * @param list<RoomView>             $rooms
-     * @param list<RowView>              $rows
-     * @param list<CopySummary>          $copies
+     * @param Floor                      $floor     of the round that was asked for
+     * @param list<RoomView>             $rooms     of that round; none of a lesson that is over
      */
     public function __construct(
         public Lesson $lesson,
@@ -44,13 +39,10 @@ final readonly class LessonMoment
         public bool $isOver,
         public array $everybody,
         public array $students,
-        public Floor $floor,
         public array $where,
         public Moves $moves,
+        public Floor $floor,
         public array $rooms,
-        public array $rows,
-        public array $copies,
-        public RunningOrderView $order,
     ) {
     }
 

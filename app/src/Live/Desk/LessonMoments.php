@@ -13,7 +13,6 @@ use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
-use FreshHuddle\App\Materials\HandOut\HandOutService;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
@@ -32,10 +31,9 @@ final readonly class LessonMoments
         private EventStore $events,
         private RunReader $runs,
         private FloorStore $floors,
-        private HandOutService $handOuts,
+        private RoomReader $rooms,
         private MoveStore $moves,
         private WhereaboutsReader $whereabouts,
-        private RoomReader $rooms,
     ) {
     }
 
@@ -60,7 +58,6 @@ final readonly class LessonMoments
                 ),
             );
         $floor = $isOver ? $this->runs->floor($round->id) : $this->floors->now($round->grouping->id);
-        $copies = $this->handOuts->summaries($round->id);
         $now = $this->clock->ms();
         $floorNow = $round === $roundNow || $isOver ? $floor : $this->floors->now($roundNow->grouping->id);
         $moves = $this->moves->forRound($roundNow->id);
@@ -74,7 +71,6 @@ final readonly class LessonMoments
             $isOver,
             $everybody,
             $students,
-            $floor,
             $isOver
                 ? self::wasThere($students, $present)
                 : $this->whereabouts->forClass(
@@ -87,10 +83,8 @@ final readonly class LessonMoments
                     $since,
                 ),
             $moves,
+            $floor,
             $isOver ? [] : $this->rooms->ofRound($round->grouping->id, $class->id, $floor),
-            $this->handOuts->rows($round, $floor, $copies),
-            $copies,
-            $this->orders->view($lesson),
         );
     }
 

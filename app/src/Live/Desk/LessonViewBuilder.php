@@ -6,12 +6,12 @@ namespace FreshHuddle\App\Live\Desk;
 
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Round\RoundView;
-use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Live\ClassPage\ClassPageController;
-use FreshHuddle\App\Materials\HandOut\HandOutService;
-use FreshHuddle\App\Rooms\Run\RunRoomStore;
+use FreshHuddle\App\Materials\HandOut\AloneReader;
+use FreshHuddle\App\Ready\RoundPartsReader;
 use FreshHuddle\App\Rooms\Source\RoomSources;
 use FreshHuddle\App\Roster\Column\AttributeView;
 
@@ -26,11 +26,19 @@ final readonly class LessonViewBuilder
         private ReadyPanel $ready,
         private LivePanel $live,
         private RoomSources $roomSources,
-        private RunReader $runs,
-        private RunRoomStore $runRooms,
-        private HandOutService $handOuts,
+        private RunningOrders $orders,
+        private RoundPartsReader $parts,
+        private AloneReader $alone,
         private SignedAddress $address,
     ) {
+    }
+
+    /**
+     * How the groups of a round stand, and nothing else of its lesson.
+     */
+    public function signals(Round $round): SignalsView
+    {
+        return $this->live->signals($this->moments->forLesson($round->lesson, $round->segment->id));
     }
 
     /**
@@ -41,9 +49,10 @@ final readonly class LessonViewBuilder
     {
         $at = $this->moments->forLesson($lesson, $segmentId);
         $class = $lesson->class;
-        [$findings, $setUpList, $setUp] = $this->ready->build($at);
+        $order = $this->orders->view($lesson);
+        $parts = $this->parts->read($at->round, $at->floor, $at->rooms);
+        [$findings, $setUpList, $setUp] = $this->ready->build($at, $parts, $order);
         [$groups, $visits] = $this->live->groups($at);
-        $run = $at->isOver ? $this->runs->lastRun($at->round->id) : null;
 
         return new LessonView(
             $lesson->id,
@@ -58,15 +67,15 @@ final readonly class LessonViewBuilder
             $lesson->endedAt,
             $lesson->eventSeq,
             $at->now,
-            $at->order,
+            $order,
             RoundView::fromRound($at->round),
             RoundView::fromRound($at->roundNow),
             $this->floor->floor($at),
             $this->floor->students($at),
             $at->rooms,
             $this->roomSources->forClass($class)->kind,
-            $at->rows,
-            $at->copies,
+            $parts->rows,
+            $parts->copies,
             $findings,
             $setUpList,
             $setUp,
@@ -81,9 +90,9 @@ final readonly class LessonViewBuilder
             $this->floor->partners($at),
             $lesson->talkOnly,
             $this->live->other($at),
-            null === $run ? [] : $this->runRooms->rooms($run),
+            $this->floor->runRooms($at),
             $this->floor->usedBy($at),
-            $this->handOuts->alone($lesson),
+            $this->alone->forLesson($lesson),
             $lesson->locksAtEnd,
         );
     }

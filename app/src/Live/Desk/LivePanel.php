@@ -46,6 +46,11 @@ final readonly class LivePanel
             : [[], []];
     }
 
+    public function signals(LessonMoment $at): SignalsView
+    {
+        return new SignalsView($at->lesson->eventSeq, ...$this->groups($at));
+    }
+
     /**
      * @return list<SaidNotice> newest first
      */

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Desk;
 
-use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Order\RunningOrderView;
 use FreshHuddle\App\Ready\FindingView;
 use FreshHuddle\App\Ready\Readiness;
+use FreshHuddle\App\Ready\RoundParts;
 use FreshHuddle\App\Ready\SetUp\SetUpLists;
 use FreshHuddle\App\Ready\SetUp\SetUpReader;
 use FreshHuddle\App\Ready\SetUp\SetUpSummary;
@@ -33,7 +34,7 @@ final readonly class ReadyPanel
      * @return array{list<FindingView>, SetUpSummary|null, SetUpView|null} what is not in place, what stops first; what
      *     would be done; what is being done
      */
-    public function build(LessonMoment $at): array
+    public function build(LessonMoment $at, RoundParts $parts, RunningOrderView $order): array
     {
         $setUp = $this->setUps->forLesson($at->lesson->id);
         $isPlanned = !$at->isOver && \in_array($at->phase(), [Phase::Planned, Phase::Back], true);
@@ -48,11 +49,11 @@ final readonly class ReadyPanel
         $findings = $this->readiness->findings(
             $at->round,
             $at->students,
-            $at->order,
+            $order,
             $list,
             $lists,
             $setUp->running ?? false,
-            ['floor' => $at->floor, 'rooms' => $at->rooms, 'rows' => $at->rows, 'copies' => $at->copies],
+            $parts,
             array_values($inUse),
         );
 

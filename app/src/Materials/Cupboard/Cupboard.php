@@ -14,7 +14,7 @@ use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\HandOut\HandOutCell;
 use FreshHuddle\App\Materials\Media\MediaReader;
-use FreshHuddle\App\Materials\Media\MediaUses;
+use FreshHuddle\App\Materials\Media\MediaUseStore;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
@@ -43,7 +43,7 @@ final readonly class Cupboard implements PurgesExpired
         private Words $words,
         private Markdown $markdown,
         private MediaReader $media,
-        private MediaUses $uses,
+        private MediaUseStore $uses,
     ) {
     }
 

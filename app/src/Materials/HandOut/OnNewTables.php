@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\HandOut;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Lesson\LessonRepository;
+use FreshHuddle\App\Materials\HandOut\Copy\NewTableCopies;
 use FreshHuddle\Core\Lesson\Phase;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
@@ -20,7 +21,7 @@ final readonly class OnNewTables
 {
     public function __construct(
         private LessonRepository $lessons,
-        private HandOutService $handOuts,
+        private NewTableCopies $copies,
         private Clock $clock,
     ) {
     }
@@ -31,9 +32,9 @@ final readonly class OnNewTables
         foreach ([] === $new && [] === $seats ? [] : $this->lessons->roundsIn($event->groupingId) as $round) {
             $phase = $round->state()->phase($this->clock->ms());
             if ($phase->isUnderWay()) {
-                $this->handOuts->makeForNew($round, $event->after, $new, $event->split, $seats);
+                $this->copies->make($round, $event->after, $new, $event->split, $seats);
             } elseif (Phase::Back === $phase && null === $round->lesson->endedAt) {
-                $this->handOuts->makeForNew($round, $event->after, [], [], $seats, true);
+                $this->copies->make($round, $event->after, [], [], $seats, true);
             }
         }
     }

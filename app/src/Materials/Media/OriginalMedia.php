@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 
 /**
- * A picture or recording that stands in an original: what its rights come from. Written by MediaUses.
+ * A picture or recording that stands in an original: what its rights come from. Written by MediaUseStore.
  */
 #[ORM\Entity]
 class OriginalMedia

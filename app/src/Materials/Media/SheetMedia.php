@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
- * A picture or recording that stands on the pages of a copy: what its rights come from. Written by MediaUses.
+ * A picture or recording that stands on the pages of a copy: what its rights come from. Written by MediaUseStore.
  */
 #[ORM\Entity]
 class SheetMedia

@@ -5,14 +5,12 @@ import { setServerNow } from '../../api/clock';
 import { api, take, type Schema, type Whole } from '../../api/client';
 import { hear } from '../../api/stream/staffStream';
 import { heard, isOfCopy, withMessage } from '../materials/answers';
+import { Follower } from './page/follower';
 
 type Lesson = Schema['LessonView'];
 type Copy = Whole<Schema['CopyView']>;
 type CopyMessage = Parameters<typeof withMessage>[1];
 
-const together = 120;
-/** While students write, how far groups are is asked for so often. */
-const followEvery = 2_500;
 /** While the page is open the lesson is on, also where nothing happens. */
 const stillHere = 300_000;
 
@@ -26,55 +24,6 @@ function onlyWhatChanged(before: unknown, fresh: unknown): unknown {
 }
 
 type Queries = ReturnType<typeof useQueryClient>;
-
-/** Asks for a lesson anew when it has been told of something newer than what is shown. */
-class Follower {
-  private soon: ReturnType<typeof setTimeout> | undefined;
-  private later: ReturnType<typeof setTimeout> | undefined;
-  /** The last event of the lesson that was told of; infinite: something else that has no number. */
-  private told = 0;
-  private readonly queries: Queries;
-  private readonly key: readonly ['lesson', string];
-
-  constructor(queries: Queries, id: string) {
-    this.queries = queries;
-    this.key = ['lesson', id];
-  }
-
-  /** Hints that come together are one look, and what is known already is none. */
-  look(seq = Infinity) {
-    this.told = Math.max(this.told, seq);
-    this.soon ??= setTimeout(() => {
-      this.soon = undefined;
-      void this.catchUp(this.told);
-      this.told = 0;
-    }, together);
-  }
-
-  /** Somebody has written: how far groups are is asked for now and then. */
-  lookLater() {
-    this.later ??= setTimeout(() => {
-      this.later = undefined;
-      this.look();
-    }, followEvery);
-  }
-
-  stop() {
-    clearTimeout(this.soon);
-    clearTimeout(this.later);
-  }
-
-  private isBehind(seq: number) {
-    return seq > (this.queries.getQueryData<Lesson>(this.key)?.seq ?? 0);
-  }
-
-  /** Asks until the lesson is as new as what was told of; what is being asked already may be new enough. */
-  private async catchUp(seq: number) {
-    const key = { queryKey: this.key };
-    if (seq !== Infinity && this.isBehind(seq)) await this.queries.invalidateQueries(key, { cancelRefetch: false });
-    if (this.isBehind(seq)) await this.queries.invalidateQueries(key);
-  }
-}
 
 /** Puts what was written into the copies that are shown; asks for them anew where that is not enough. */
 function putIntoCopies(queries: Queries, roundId: string, message: CopyMessage) {
@@ -103,7 +52,7 @@ function useFollowing(id: string, roundId: string | undefined): boolean {
           return;
         }
         heard(message);
-        follower.lookLater();
+        follower.lookLater(roundId);
         putIntoCopies(queries, roundId, message);
       },
       onLookAgain: () => {

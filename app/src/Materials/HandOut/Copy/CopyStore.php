@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials\HandOut\Copy;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Materials\Media\MediaUses;
+use FreshHuddle\App\Materials\Media\MediaUseStore;
 use FreshHuddle\Core\Materials\CopyDue;
 use Symfony\Component\Uid\Uuid;
 
@@ -16,7 +16,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class CopyStore
 {
-    public function __construct(private Connection $db, private MediaUses $uses)
+    public function __construct(private Connection $db, private MediaUseStore $uses)
     {
     }
 

@@ -44,6 +44,14 @@ final readonly class HandOutPlan
     }
 
     /**
+     * @throws MaterialsRefused if the original has been taken away
+     */
+    public function original(HandOutRow $row): StoredOriginal
+    {
+        return $this->em->find(StoredOriginal::class, $row->original) ?? throw MaterialsRefused::missing();
+    }
+
+    /**
      * @return list<HandOutRow> in order
      */
     public function rows(string $roundId): array

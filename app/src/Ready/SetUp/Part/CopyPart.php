@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\SetUp\Part;
 
 use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Materials\HandOut\Copy\CopyReader;
 use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
-use FreshHuddle\App\Materials\HandOut\HandOutService;
+use FreshHuddle\App\Materials\HandOut\Plan\PlannedRows;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Ready\SetUp\CopyThere;
 use FreshHuddle\Core\Ready\SetUp\WantedCopy;
@@ -17,7 +18,8 @@ use FreshHuddle\Core\Ready\SetUp\WantedCopy;
 final readonly class CopyPart
 {
     public function __construct(
-        private HandOutService $handOuts,
+        private PlannedRows $rows,
+        private CopyReader $copies,
     ) {
     }
 
@@ -33,7 +35,7 @@ final readonly class CopyPart
                 $tableOf[$student] = $group->id;
             }
         }
-        foreach ($this->handOuts->due($round, $floor) as $row) {
+        foreach ($this->rows->due($round, $floor) as $row) {
             if ($row->isUnfinished) {
                 $waiting[] = $row->original;
                 continue;
@@ -67,9 +69,9 @@ final readonly class CopyPart
      */
     public function there(Round $round, Floor $floor, array $names, array $wanted, ?array $copies): array
     {
-        $copies ??= $this->handOuts->summaries($round->id);
-        $worked = [] === $copies ? [] : $this->handOuts->worked($round->id);
-        $titles = [] === $copies ? [] : $this->handOuts->titles($round->id);
+        $copies ??= $this->copies->summaries($round->id);
+        $worked = [] === $copies ? [] : $this->copies->worked($round->id);
+        $titles = [] === $copies ? [] : $this->copies->titles($round->id);
         $seated = array_flip($floor->seated());
         $there = [];
         foreach ($copies as $copy) {

@@ -19,7 +19,7 @@ final class CopySteps implements StepRunner
     /** @var array<string, true> originals of which all are made */
     private array $made = [];
 
-    public function __construct(private readonly HandOutService $handingOut)
+    public function __construct(private readonly HandOutService $handOuts)
     {
     }
 
@@ -38,9 +38,9 @@ final class CopySteps implements StepRunner
         $round = $step->round;
         try {
             if (StepKind::RetireCopies === $step->kind) {
-                $this->handingOut->retire($round, $step->ids);
+                $this->handOuts->retire($round, $step->ids);
             } elseif (!isset($this->made[$step->subject])) {
-                $this->handingOut->makeOf($round, $step->subject);
+                $this->handOuts->makeOf($round, $step->subject);
                 $this->made[$step->subject] = true;
             }
         } catch (MaterialsRefused $e) {

@@ -11,7 +11,7 @@ use Doctrine\DBAL\Connection;
  * Keeps as rows which pictures and recordings stand where; who may see them comes from these rows alone, never from
  * words in a document. By hand: 1,200 copies are made at once.
  */
-final readonly class MediaUses
+final readonly class MediaUseStore
 {
     public function __construct(private Connection $db)
     {
