@@ -6,7 +6,13 @@ type Ask = (path: string) => Promise<unknown>;
 const get = vi.hoisted(() => vi.fn<Ask>());
 vi.mock('../../../api/client', () => ({ api: { GET: get }, take: (answer: unknown) => answer }));
 
-const whole = (seq: number, filled: number) => ({ seq, round: { id: 'r' }, title: 'Tides', signals: [{ filled }], visits: [] });
+const whole = (seq: number, filled: number) => ({
+  seq,
+  round: { id: 'r' },
+  title: 'Tides',
+  signals: [{ filled }],
+  visits: [],
+});
 const part = (seq: number, filled: number) => ({ seq, signals: [{ filled }], visits: [] });
 
 describe('a lesson that is followed', () => {

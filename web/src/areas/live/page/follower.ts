@@ -50,7 +50,9 @@ export class Follower {
   /** Where the whole lesson was asked for meanwhile, it can't be told which of both is newer: it is asked for again. */
   private async putSignals(roundId: string) {
     const since = this.queries.getQueryState(this.key)?.dataUpdatedAt;
-    const { seq, ...fresh } = await take(api.GET('/api/staff/rounds/{id}/signals', { params: { path: { id: roundId } } }));
+    const { seq, ...fresh } = await take(
+      api.GET('/api/staff/rounds/{id}/signals', { params: { path: { id: roundId } } }),
+    );
     const state = this.queries.getQueryState<Lesson>(this.key);
     const shown = state?.data;
     if (shown?.round.id !== roundId) return;
