@@ -40,7 +40,6 @@ use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomPurpose;
-use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * Collects what the ready check looks at: a round as it is planned.
@@ -84,7 +83,7 @@ final readonly class PlanBuilder
         $roles = '' === $source->openedBy ? [] : $this->numbers->forGrouping($round->grouping)->roles();
         $groups = self::groups($floor, $roles);
         $isGuessable =
-            SourceKind::NamePattern === $source->kind
+            $source->kind->isFromPattern()
             && '' !== $source->addressPattern
             && (new AddressPattern($source->addressPattern))->isGuessable();
         $used = $this->passes->usedIn($class->id);
@@ -126,7 +125,7 @@ final readonly class PlanBuilder
             $class->cannotReadYet,
             $round->lesson->talkOnly,
             [] === $groups ? AttributeView::toMixBy($students) : null,
-            SourceKind::OwnLinks === $source->kind ? \count($this->standing->forClass($class)) : 0,
+            $source->kind->isPasted() ? \count($this->standing->forClass($class)) : 0,
         );
     }
 
@@ -259,7 +258,7 @@ final readonly class PlanBuilder
             $room->working,
             $link,
             null !== $room->triedAt,
-            $isGuessable && SourceKind::NamePattern === $room->source,
+            $isGuessable && $room->source->isFromPattern(),
             $room->failure,
             null !== $room->missedAt,
             $inUse,

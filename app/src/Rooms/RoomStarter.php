@@ -49,7 +49,7 @@ final readonly class RoomStarter
             $this->store->note(
                 $roomId,
                 RoomState::Planned,
-                null === $room->link && SourceKind::OwnLinks === $source ? null : $this->words->say($e->says),
+                null === $room->link && $source->isPasted() ? null : $this->words->say($e->says),
             );
         } catch (NotOnTheFloor) {
             // its table was taken away meanwhile

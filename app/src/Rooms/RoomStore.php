@@ -21,8 +21,8 @@ use FreshHuddle\Core\Rooms\SourceKind;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Writes rooms and who may enter them. By hand only what the ORM has no word for: two people who press at once plan each
- * room once, and the main session of a class has up to 1,200 members, who are replaced in two statements.
+ * Writes rooms and who may enter them. By hand only what the ORM has no word for: two people who press at once plan
+ * each room once, and the main session of a class has up to 1,200 members, who are replaced in two statements.
  */
 final readonly class RoomStore
 {

@@ -85,13 +85,13 @@ final readonly class Rooms
                 $this->leaver->retire($room);
                 $this->store->moveTo($room->id, $as->kind);
             } elseif (
-                SourceKind::NamePattern === $room->source
+                $room->source->isFromPattern()
                 && $before !== $as->addressPattern
                 && null !== $room->link
             ) {
                 // Another pattern is another address: what could be guessed before cannot be left as it was.
-                $this->store->moveTo($room->id, SourceKind::NamePattern);
-                $this->starter->begin($room->id, SourceKind::NamePattern);
+                $this->store->moveTo($room->id, $room->source);
+                $this->starter->begin($room->id, $room->source);
             } elseif (
                 $room->state->hasLink()
                 && $room->source->answers()

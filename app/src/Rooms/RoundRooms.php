@@ -22,7 +22,6 @@ use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
-use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * The rooms of a round, the main session among them, one at a time: brought about, named, let go of. Whoever does many
@@ -80,7 +79,7 @@ final readonly class RoundRooms
         if (null !== $room->missedAt) {
             $this->lose($room);
         }
-        if (SourceKind::OwnLinks === $room->source && null === $room->link) {
+        if ($room->source->isPasted() && null === $room->link) {
             $this->giveStandingLink($round, $room);
         }
         try {

@@ -20,10 +20,6 @@ enum Observability: string
 
     public static function forSource(SourceKind $source): self
     {
-        return match ($source) {
-            SourceKind::MeetingService => self::Service,
-            SourceKind::OwnLinks, SourceKind::NamePattern => self::Link,
-            SourceKind::Classroom => self::Page,
-        };
+        return $source->answers() ? self::Service : ($source->hasLink() ? self::Link : self::Page);
     }
 }

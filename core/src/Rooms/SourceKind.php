@@ -35,4 +35,16 @@ enum SourceKind: string
     {
         return self::OwnLinks === $this || self::NamePattern === $this;
     }
+
+    /** Its link is pasted by somebody. */
+    public function isPasted(): bool
+    {
+        return self::OwnLinks === $this;
+    }
+
+    /** Its address follows from a pattern of the class. */
+    public function isFromPattern(): bool
+    {
+        return self::NamePattern === $this;
+    }
 }

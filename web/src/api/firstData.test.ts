@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { runInNewContext } from 'node:vm';
 import { afterEach, describe, expect, it } from 'vitest';
 import { firstDataHtml, firstQuestions, takeFirstData, type FirstData } from './firstData';
 
@@ -21,6 +24,46 @@ describe('what the server asks for the first view', () => {
     'is nothing for %s',
     (path) => expect(firstQuestions(path)).toBeNull(),
   );
+});
+
+describe('what the page asks for itself where the server has not, before its scripts are here', () => {
+  const script =
+    /<script data-lesson[^>]*>(.*?)<\/script>/s.exec(
+      readFileSync(resolve(import.meta.dirname, '../../index.html'), 'utf8'),
+    )?.[1] ?? '';
+  const asked = (pathname: string, search = '', dataset: Record<string, string> = {}) => {
+    const urls: string[] = [];
+    const dummy = { append: () => undefined, add: () => undefined };
+    runInNewContext(script, {
+      location: { pathname, search },
+      localStorage: { getItem: () => null },
+      document: {
+        documentElement: { dataset, classList: dummy },
+        currentScript: { dataset: { lesson: '', class: '', type: '' } },
+        head: dummy,
+        createElement: () => ({}),
+      },
+      addEventListener: () => undefined,
+      fetch: (url: string) => {
+        urls.push(url);
+        return Promise.resolve(null);
+      },
+    });
+    return urls;
+  };
+
+  it.each(['/', `/lessons/${id}`])('is the same at %s', (path) =>
+    expect(asked(path)).toEqual(firstQuestions(path)?.map((question) => question.path)),
+  );
+
+  it('is some of it on other pages, and nothing where it has', () => {
+    expect(firstQuestions(`/classes/${id}`)?.map((question) => question.path)).toEqual(
+      expect.arrayContaining(asked(`/classes/${id}`)),
+    );
+    expect(asked('/account')).toEqual(['/api/staff/me']);
+    expect(asked(`/lessons/${id}`, '?segment=x'), 'another round than the lesson has now').toEqual(['/api/staff/me']);
+    expect(asked('/', '', { first: '' })).toEqual([]);
+  });
 });
 
 describe('what the server has answered in the page', () => {

@@ -1813,6 +1813,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rounds/{id}/signals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows how the groups of a round stand, and whom to visit next */
+        get: operations["lessonShowSignals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rules/{id}": {
         parameters: {
             query?: never;
@@ -3847,6 +3864,11 @@ export interface components {
         SignUpView: {
             tables: components["schemas"]["SignUpTable"][];
             closesAt: number | null;
+        };
+        SignalsView: {
+            seq: number;
+            signals: components["schemas"]["GroupSignalView"][];
+            visits: components["schemas"]["NextVisitView"][];
         };
         SlotFillers: {
             slot: string;
@@ -7160,11 +7182,13 @@ export interface operations {
         };
         responses: {
             /** @description Done */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["SendingView"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];
@@ -7240,6 +7264,30 @@ export interface operations {
                 content: {
                     "text/csv": string;
                     "application/json": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    lessonShowSignals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignalsView"];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -7,7 +7,6 @@ namespace FreshHuddle\App\Ready\Sending;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Lesson\LessonAccess;
-use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -31,10 +30,11 @@ final readonly class SendingController
 
     /** Chooses the posts and emails of a round. */
     #[Route('', methods: ['PUT'])]
-    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000)] SaveSending $request): Response
+    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000)] SaveSending $request): SendingView
     {
-        $this->deliveries->save($this->access->round($teacher, $id), $request);
+        $round = $this->access->round($teacher, $id);
+        $this->deliveries->save($round, $request);
 
-        return new Response(null, 204);
+        return $this->deliveries->view($round);
     }
 }

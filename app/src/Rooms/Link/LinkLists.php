@@ -93,7 +93,7 @@ final readonly class LinkLists
             if (null === $line->link || null === $room) {
                 continue;
             }
-            if (SourceKind::OwnLinks === $room->source && $line->link->address === $room->link) {
+            if ($room->source->isPasted() && $line->link->address === $room->link) {
                 continue; // it is there already, and whoever tried it need not do so again
             }
             $links[$room->id] = $line->link;
@@ -115,7 +115,7 @@ final readonly class LinkLists
             array_filter(
                 $rooms,
                 static fn (RoomView $room): bool => !isset($links[$room->id])
-                    && SourceKind::OwnLinks !== $room->source,
+                    && !$room->source->isPasted(),
             );
         if ($isAll) {
             // Who has said where everybody meets will say it for the next groups too.
@@ -143,7 +143,7 @@ final readonly class LinkLists
                 null === $room
                     ? null
                     : $links[$room->id] ??
-                        (SourceKind::OwnLinks === $room->source && null !== $room->link
+                        ($room->source->isPasted() && null !== $room->link
                             ? Link::read($room->link)
                             : null);
             if (null === $link) {

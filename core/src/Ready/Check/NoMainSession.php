@@ -12,7 +12,6 @@ use FreshHuddle\Core\Ready\Plan;
 use FreshHuddle\Core\Ready\PlannedRoom;
 use FreshHuddle\Core\Ready\Weight;
 use FreshHuddle\Core\Rooms\MainSession;
-use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * Groups meet elsewhere, and there is nowhere for everybody to come back to.
@@ -31,7 +30,7 @@ final readonly class NoMainSession implements Check
         if (true === $main?->state->hasLink() || true === $main?->working || $plan->settingUp || !$isAway) {
             return [];
         }
-        $mend = SourceKind::OwnLinks === ($main->source ?? $plan->source) ? Mend::SayWhere : Mend::SetUp;
+        $mend = ($main->source ?? $plan->source)->isPasted() ? Mend::SayWhere : Mend::SetUp;
 
         return [
             new Finding(

@@ -13,7 +13,6 @@ use FreshHuddle\Core\Ready\PlannedGroup;
 use FreshHuddle\Core\Ready\Said;
 use FreshHuddle\Core\Ready\Weight;
 use FreshHuddle\Core\Rooms\RoomState;
-use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * A group has no room to go to. Where groups meet in the classroom, a table is a room.
@@ -27,7 +26,7 @@ final readonly class WithoutRoom implements Check
             array_filter($plan->groups, static function (PlannedGroup $group) use ($plan, $places): bool {
                 $room = $places[$group->id] ?? null;
 
-                return SourceKind::Classroom !== ($room->source ?? $plan->source)
+                return ($room->source ?? $plan->source)->hasLink()
                     && (null === $room
                         || RoomState::Planned === $room->state
                         || ($plan->settingUp && !$room->state->hasLink()));
@@ -58,8 +57,8 @@ final readonly class WithoutRoom implements Check
         $bySomebody = \count(
             array_filter(
                 $without,
-                static fn (PlannedGroup $group): bool => SourceKind::OwnLinks ===
-                    ($places[$group->id]->source ?? $plan->source) && !\in_array($group, $standing, true),
+                static fn (PlannedGroup $group): bool => ($places[$group->id]->source ?? $plan->source)->isPasted()
+                    && !\in_array($group, $standing, true),
             ),
         );
 

@@ -10,9 +10,10 @@ type Lesson = Schema['LessonView'];
 export function useSending(lesson: Lesson) {
   const queries = useQueryClient();
   const { fail } = useMessages();
+  const every = ['sending', lesson.round.id];
   const path = { params: { path: { id: lesson.round.id } } };
   const sending = useQuery({
-    queryKey: ['sending', lesson.round.id, lesson.setUpList?.digest, lesson.setUp?.running],
+    queryKey: [...every, lesson.setUpList?.digest, lesson.setUp?.running],
     placeholderData: keepPreviousData,
     queryFn: () => take(api.GET('/api/staff/rounds/{id}/sending', path)),
   });
@@ -24,9 +25,14 @@ export function useSending(lesson: Lesson) {
           body: { ...body, zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
         }),
       ),
+    // The set-up list changes with it, and the key with the list: what is saved is known under every key.
+    onSuccess: async (saved) => {
+      await queries.cancelQueries({ queryKey: every });
+      queries.setQueriesData({ queryKey: every }, saved);
+    },
     onSettled: () =>
       Promise.all([
-        queries.invalidateQueries({ queryKey: ['sending', lesson.round.id] }),
+        queries.invalidateQueries({ queryKey: every }),
         queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
       ]),
     onError: fail,

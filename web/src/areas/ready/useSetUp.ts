@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
+import { sourceOf } from '../rooms/sources';
 import { useMessages } from '../../ui/page/messages';
 
 type Lesson = Schema['LessonView'];
@@ -9,7 +10,7 @@ type Lesson = Schema['LessonView'];
  */
 export function useLooking(lesson: Lesson, isPlanned: boolean) {
   const id = lesson.round.id;
-  const isOutside = lesson.rooms.some((room) => room.source === 'meetingService' && room.state !== 'planned');
+  const isOutside = lesson.rooms.some((room) => sourceOf(room.source).answers && room.state !== 'planned');
   useQuery({
     queryKey: ['look', id],
     queryFn: async () => {

@@ -7,7 +7,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/fields/Choice';
 import { Field } from '../../ui/fields/Field';
 import * as m from '#messages';
-import { permissions, sources, useRoomSource, type Room, type useRooms } from './useRooms';
+import { sourceOf, sources } from './sources';
+import { permissions, useRoomSource, type Room, type useRooms } from './useRooms';
 
 /** What students may do in this room: as in the class's other rooms, or yes, or no. */
 function Allowed({
@@ -58,7 +59,7 @@ function changes(room: Room, { name, link, source, allowed }: Draft): Schema['Ed
   const body: Schema['EditRoom'] = {};
   if (permissions.some((one) => allowed[one] !== room[one])) body.allowed = allowed;
   if (name.trim() !== '' && name !== room.name) body.name = name;
-  if (source === 'ownLinks') {
+  if (sourceOf(source).isPasted) {
     if (link.trim() !== (room.link ?? '') || source !== room.source) body.link = link.trim();
   } else if (source !== room.source) body.source = source;
   return body;
@@ -94,7 +95,7 @@ function Fields({
   return (
     <>
       <Choice label={m.rooms_from()} value={source} options={sources} onChange={(to) => onChange({ source: to })} />
-      {source === 'ownLinks' && (
+      {sourceOf(source).isPasted && (
         <Field
           label={m.rooms_link()}
           hint={m.rooms_linkHint()}
@@ -107,7 +108,7 @@ function Fields({
         />
       )}
       <Field
-        label={source === 'classroom' ? m.rooms_placeName() : m.rooms_name()}
+        label={sourceOf(source).hasLink ? m.rooms_name() : m.rooms_placeName()}
         error={errorOf('name')}
         value={name}
         maxLength={120}
@@ -167,7 +168,7 @@ export function RoomSlip({
         }}
       >
         <Fields draft={draft} errorOf={errorOf} onChange={change} />
-        {draft.source === 'meetingService' && (
+        {sourceOf(draft.source).answers && (
           <Allowed classId={classId} allowed={draft.allowed} onChange={(allowed) => change({ allowed })} />
         )}
         {problem !== null && errorOf('link') === undefined && errorOf('name') === undefined && (

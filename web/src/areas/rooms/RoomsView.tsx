@@ -13,6 +13,7 @@ import { timeText } from '../../words/when';
 import { PasteLinks } from './PasteLinks';
 import { RoomSlip } from './RoomSlip';
 import { SourceBar } from './SourceBar';
+import { sourceOf } from './sources';
 import { differences, isThere, useRooms, type Room } from './useRooms';
 
 type Lesson = Schema['LessonView'];
@@ -21,8 +22,8 @@ type Lesson = Schema['LessonView'];
 function stateOf(room: Room, people: number): string {
   if (people > 0) return m.rooms_inUse({ n: people });
   if (room.working && !isThere(room)) return m.rooms_working();
-  if (!isThere(room)) return room.source === 'ownLinks' ? m.rooms_notYet() : m.rooms_notMade();
-  if (room.source === 'classroom') return m.rooms_there();
+  if (!isThere(room)) return sourceOf(room.source).isPasted ? m.rooms_notYet() : m.rooms_notMade();
+  if (!sourceOf(room.source).hasLink) return m.rooms_there();
   if (room.state === 'closed') return m.rooms_states({ key: 'closed' });
   return room.triedAt === null ? m.rooms_states({ key: 'made' }) : m.rooms_triedAt({ time: timeText(room.triedAt) });
 }
@@ -32,8 +33,8 @@ const peopleIn = (lesson: Lesson, room: Room) =>
 
 /** Where it is, so far as that can be read. */
 function whereOf(room: Room): string {
-  if (room.source === 'classroom') return m.rooms_place();
-  if (room.link === null) return room.source === 'meetingService' ? m.rooms_sources({ key: 'meetingService' }) : '';
+  if (!sourceOf(room.source).hasLink) return m.rooms_place();
+  if (room.link === null) return sourceOf(room.source).answers ? m.rooms_sources({ key: room.source }) : '';
   return room.link.replace(/^https?:\/\//u, '').replace(/\/$/u, '');
 }
 
@@ -113,7 +114,7 @@ function PressCell({ room, title, rooms, onTry }: Omit<RowProps, 'mark' | 'peopl
   };
   return (
     <td className="w-40 py-2 text-end whitespace-nowrap">
-      {isThere(room) && room.source !== 'classroom' && (
+      {isThere(room) && sourceOf(room.source).hasLink && (
         <a
           href={`/api/staff/rooms/${room.id}/way`}
           target={roomWindow}
@@ -147,7 +148,7 @@ function Row({ room, title, mark, rooms, people }: RowProps) {
       <td className="py-2.5 pe-4">
         <span className="block wrap-anywhere">{room.purpose === 'side' ? '' : room.name}</span>
         <span className="block text-sm text-soft wrap-anywhere">{whereOf(room)}</span>
-        {room.source === 'meetingService' && differences(room).length > 0 && (
+        {sourceOf(room.source).answers && differences(room).length > 0 && (
           <span className="block text-sm">{differences(room).join(' · ')}</span>
         )}
       </td>
@@ -221,7 +222,7 @@ function MainRooms({ lesson, rooms, roomOf }: { lesson: Lesson; rooms: ReturnTyp
             <tr key={group.id} className="border-b border-line align-top">
               <RowHead title={group.name} mark={group.mark} />
               <td className="py-2.5 text-soft" colSpan={3}>
-                {lesson.roomSource === 'ownLinks' ? m.rooms_notYet() : m.rooms_notMade()}
+                {sourceOf(lesson.roomSource).isPasted ? m.rooms_notYet() : m.rooms_notMade()}
               </td>
             </tr>
           ) : (
@@ -268,14 +269,14 @@ export function RoomsView({
     <div className="floor-paper flex-1 overflow-y-auto px-5 py-5">
       <SourceBar classId={lesson.classId} />
       <div className="mt-4 flex flex-wrap gap-3">
-        {source !== 'classroom' && (
-          <Button look={source === 'ownLinks' ? 'plain' : 'quiet'} onClick={() => onPasting(true)}>
+        {sourceOf(source).hasLink && (
+          <Button look={sourceOf(source).isPasted ? 'plain' : 'quiet'} onClick={() => onPasting(true)}>
             {m.rooms_paste()}
           </Button>
         )}
-        {source !== 'ownLinks' && missing > 0 && groups.length > 0 && (
+        {!sourceOf(source).isPasted && missing > 0 && groups.length > 0 && (
           <Button busy={rooms.make.isPending} onClick={() => rooms.make.mutate(undefined, { onError: fail })}>
-            {source === 'namePattern' ? m.rooms_addresses({ n: missing }) : m.rooms_make({ n: missing })}
+            {sourceOf(source).isFromPattern ? m.rooms_addresses({ n: missing }) : m.rooms_make({ n: missing })}
           </Button>
         )}
       </div>

@@ -7,7 +7,8 @@ import { Choice } from '../../ui/fields/Choice';
 import { Field } from '../../ui/fields/Field';
 import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
-import { permissions, sources, useRoomSource } from './useRooms';
+import { sourceOf, sources } from './sources';
+import { permissions, useRoomSource } from './useRooms';
 
 const permissionText = {
   mayShareScreen: m.rooms_mayShareScreen,
@@ -123,7 +124,7 @@ function ServiceSettings({ source, onPut }: SettingProps) {
 /** How new rooms begin. */
 function More(setting: SettingProps) {
   const { source, errorOf, onPut } = setting;
-  const mayNeedOpening = source.kind === 'ownLinks' || source.kind === 'namePattern';
+  const mayNeedOpening = sourceOf(source.kind).mayNeedOpening;
   return (
     <div className="mt-2 grid gap-4 border border-ink bg-sheet p-4 sm:grid-cols-2">
       <Line
@@ -144,7 +145,7 @@ function More(setting: SettingProps) {
           onSave={(openedBy) => onPut({ openedBy })}
         />
       )}
-      {source.kind === 'meetingService' && <ServiceSettings {...setting} />}
+      {sourceOf(source.kind).answers && <ServiceSettings {...setting} />}
     </div>
   );
 }
@@ -177,7 +178,7 @@ export function SourceBar({ classId }: { classId: string }) {
         />
       </div>
       <p className="mt-1 text-soft">{m.rooms_hints({ key: source.kind })}</p>
-      {source.kind === 'namePattern' && <Pattern {...setting} />}
+      {sourceOf(source.kind).isFromPattern && <Pattern {...setting} />}
       <Button look="quiet" className="mt-1 text-sm" aria-expanded={more} onClick={() => setMore(!more)}>
         {more ? m.rooms_less() : m.rooms_more()}
       </Button>

@@ -5,14 +5,6 @@ import * as m from '#messages';
 type Lesson = Schema['LessonView'];
 export type Room = Schema['RoomView'];
 
-/** Where rooms can come from, to be chosen. */
-export const sources = (['meetingService', 'ownLinks', 'namePattern', 'classroom'] satisfies Room['source'][]).map(
-  (kind) => ({
-    value: kind,
-    label: m.rooms_sources({ key: kind }),
-  }),
-);
-
 /** What students can be allowed to do in a room beside talking. */
 export const permissions = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
 

@@ -18,7 +18,6 @@ use FreshHuddle\Core\Ready\SetUp\RoomThere;
 use FreshHuddle\Core\Ready\SetUp\WantedRoom;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomState;
-use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * The rooms of a round: those there should be, and those that are there.
@@ -66,9 +65,7 @@ final readonly class RoomPart
                 (string) $place,
                 $name,
                 [...$seated[$place], ...$staffIds],
-                SourceKind::MeetingService === $source
-                    || SourceKind::NamePattern === $source
-                    || (SourceKind::OwnLinks === $source && \in_array($place, $standing, true)),
+                $source->hasLink() && (!$source->isPasted() || \in_array($place, $standing, true)),
             );
         }
 

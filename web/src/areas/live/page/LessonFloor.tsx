@@ -18,6 +18,7 @@ import { signalOf, stateOf } from '../signals';
 import { TableChanges, TableSignals } from '../floor/TableSignals';
 import { useListening } from '../useListening';
 import { awayText, noteOf } from '../whereabouts';
+import { sourceOf } from '../../rooms/sources';
 import type { LessonDesk } from './useLessonDesk';
 
 const Claim = part(
@@ -45,7 +46,7 @@ function useEars({ lesson, working }: LessonDesk) {
   const listening = useListening();
   return (group: Group) => {
     const room = working
-      ? lesson.rooms.find((one) => one.groupId === group.id && one.source === 'meetingService' && isThere(one))
+      ? lesson.rooms.find((one) => one.groupId === group.id && sourceOf(one.source).answers && isThere(one))
       : undefined;
     return room === undefined ? undefined : { on: listening.room === room.id, press: () => listening.listen(room.id) };
   };

@@ -12,6 +12,7 @@ import { useDoor } from '../../roster/door/useDoor';
 import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { command, useCommand } from '../useCommand';
 import { useShownView } from './useShownView';
+import { sourceOf } from '../../rooms/sources';
 import { useStanding } from './useStanding';
 
 /** What lies over the page. */
@@ -24,7 +25,7 @@ export type LessonSheet =
 /** Where the teacher goes into the room of a group, or (null) into the main session; null where there is none. */
 function wayInto(lesson: Schema['LessonView'], group: string | null): string | null {
   const room = lesson.rooms.find(
-    (one) => one.purpose !== 'side' && one.groupId === group && isThere(one) && one.source !== 'classroom',
+    (one) => one.purpose !== 'side' && one.groupId === group && isThere(one) && sourceOf(one.source).hasLink,
   );
   return room === undefined ? null : `/api/staff/rooms/${room.id}/way`;
 }

@@ -14,6 +14,7 @@ import { useOrder } from '../../lesson/useOrder';
 import { useSendingLine } from '../../ready/useSendingLine';
 import type { LessonDesk } from '../page/useLessonDesk';
 import { setUp } from './nextStep';
+import { sourceOf } from '../../rooms/sources';
 import type { PlanActions } from './usePlanActions';
 
 const BringChanges = part(
@@ -66,8 +67,8 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
 function roomsText(lesson: Lesson): string {
   const state = setUp(lesson);
   if (state.roomsFailed > 0) return m.next_roomsFailed({ n: state.roomsFailed });
-  if (lesson.roomSource === 'classroom' && state.roomsMade < state.rooms) return m.next_roomsClassroom();
-  if (lesson.roomSource === 'ownLinks' && state.withoutRoom > 0) return m.next_roomsLinks({ n: state.withoutRoom });
+  if (!sourceOf(lesson.roomSource).hasLink && state.roomsMade < state.rooms) return m.next_roomsClassroom();
+  if (sourceOf(lesson.roomSource).isPasted && state.withoutRoom > 0) return m.next_roomsLinks({ n: state.withoutRoom });
   if (state.roomsPlanned === 0) return m.next_roomsNone();
   if (state.roomsWorking) return m.next_roomsMaking({ done: state.roomsMade, all: state.rooms });
   return state.roomsMade < state.rooms
@@ -106,7 +107,7 @@ function RoomsLine({ lesson, onOpen }: { lesson: Lesson; onOpen: () => void }) {
   const state = setUp(lesson);
   return (
     <Line
-      done={state.rooms > 0 && (state.withoutRoom === 0 || lesson.roomSource === 'classroom')}
+      done={state.rooms > 0 && (state.withoutRoom === 0 || !sourceOf(lesson.roomSource).hasLink)}
       title={m.next_rooms()}
     >
       {roomsText(lesson)}

@@ -21,6 +21,9 @@ export interface Search {
   drop: () => void;
 }
 
+const canGetBetter = (settings: Settings, best: Proposal) =>
+  goesOn(settings.method) && best.rounds.length > 0 && !best.proven;
+
 /**
  * Asks for groups, shows the first answer at once, and goes on looking for better ones, each from the best so far,
  * until it is stopped, nothing better is possible, or nothing better has come for a while.
@@ -57,13 +60,7 @@ export function useSearch(groupingId: string): Search {
         if (run.current !== mine || onFound?.(best) === true) return;
         setProposal(best);
         let idle = 0;
-        while (
-          goesOn(settings.method) &&
-          best.rounds.length > 0 &&
-          !best.proven &&
-          idle < patience &&
-          run.current === mine
-        ) {
+        while (run.current === mine && idle < patience && canGetBetter(settings, best)) {
           const next = await ask(moreMs, best.rounds);
           if (run.current !== mine) return;
           if (next.cost < best.cost - 1e-9 || next.proven) {
