@@ -86,9 +86,14 @@ function TakeAlong({ roundId }: { roundId: string }) {
 /** What goes out of a round beside its rooms and copies, and what came of it. */
 export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: boolean; onClose: () => void }) {
   const { sending, save } = useSending(lesson);
+  // What is ticked shows at once, in the same moment: until it is saved, or is not.
+  const [ticked, setTicked] = useState<Schema['SaveSending']>({});
+  const put: Save = (change) => {
+    setTicked((before) => ({ ...before, ...change }));
+    save.mutate(change, { onSettled: () => setTicked({}) });
+  };
   const kept = sending.data;
-  // What was ticked a moment ago shows at once.
-  const now = kept === undefined ? undefined : { ...kept, ...(save.isPending ? save.variables : {}) };
+  const now = kept === undefined ? undefined : { ...kept, ...ticked };
   return (
     <Sheet open={open} onClose={onClose} title={m.setUp_sending_title()}>
       {sending.isError && <p role="alert">{problemText(sending.error)}</p>}
@@ -99,17 +104,15 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
             label={m.setUp_sending_posts()}
             hint={m.setUp_sending_postsHint()}
             checked={now.posts === true}
-            onChange={(posts) => save.mutate({ posts })}
+            onChange={(posts) => put({ posts })}
           />
-          {now.posts === true && (
-            <PostSettings sending={kept} counted={now.counted === true} onSave={(change) => save.mutate(change)} />
-          )}
+          {now.posts === true && <PostSettings sending={kept} counted={now.counted === true} onSave={put} />}
           <Tick
             label={m.setUp_sending_letters()}
             hint={m.setUp_sending_lettersHint({ n: kept.addresses })}
             checked={now.letters === true}
             disabled={kept.addresses === 0 && !kept.letters}
-            onChange={(letters) => save.mutate({ letters })}
+            onChange={(letters) => put({ letters })}
           />
           {kept.back.length > 0 && <CameBack back={kept.back} />}
           <p className="text-sm text-soft">{m.setUp_sending_goesOut()}</p>
