@@ -151,8 +151,9 @@ final readonly class StudentReader
                        AND h.group_id IS NULL AND h.attribute IS NULL AND h.opens_with_id IS NULL
                      LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id
                        AND o.group_id = g.id
-                     WHERE c.round_id = :round AND CASE COALESCE(o.way,
-                       h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL
+                     -- The second condition follows from the third, and finds them among thousands.
+                     WHERE c.round_id = :round AND (c.student_id = :student OR c.group_id = g.id
+                       OR (c.group_id IS NULL AND c.student_id IS NULL)) AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL
                        AND c.student_id IS NULL
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
                     ({$mates}) AS members,
