@@ -153,8 +153,9 @@ final readonly class StudentReader
                        AND o.group_id = g.id
                      -- The second condition follows from the third, and finds them among thousands.
                      WHERE c.round_id = :round AND (c.student_id = :student OR c.group_id = g.id
-                       OR (c.group_id IS NULL AND c.student_id IS NULL)) AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL
-                       AND c.student_id IS NULL
+                       OR (c.group_id IS NULL AND c.student_id IS NULL)) AND CASE COALESCE(o.way, h.way)
+                        WHEN 'each' THEN c.student_id = :student
+                        WHEN 'all' THEN c.group_id IS NULL AND c.student_id IS NULL
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
                     ({$mates}) AS members,
                     (SELECT jsonb_build_array(x.about, x.called_at, x.call_seen_at, x.called_by = :student, x.mark,
