@@ -1,3 +1,4 @@
+// Which modules go into one file of the built pages.
 import { join } from 'node:path';
 import { comesWith, laterFrom, saidIn } from './reach';
 

@@ -1,3 +1,4 @@
+// Which files come with a file of the built pages, and which are asked for later.
 import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 

@@ -1,3 +1,4 @@
+// What all tests of the pages begin with.
 import { configure } from '@testing-library/react';
 import '@testing-library/jest-dom/vitest';
 import { cleanup } from '@testing-library/react';

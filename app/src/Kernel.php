@@ -7,6 +7,9 @@ namespace FreshHuddle\App;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
 use Symfony\Component\HttpKernel\Kernel as BaseKernel;
 
+/**
+ * The application: its configuration beside it, its cache and logs in the instance's folder.
+ */
 final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;

@@ -1,3 +1,4 @@
+// What a test does to the machine: standing still, killed processes, a service that misbehaves.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 

@@ -1,3 +1,4 @@
+// Teachers, assistants and students of a test, each in a browser of their own.
 import { expect, type Browser, type BrowserContext, type Locator, type Page } from '@playwright/test';
 
 const phone = { width: 390, height: 844 };

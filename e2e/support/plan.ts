@@ -1,3 +1,4 @@
+// Lessons that are planned through the API, for tests that are not about planning.
 import { expect, type Page } from '@playwright/test';
 import type { components } from '../../web/src/api/generated';
 

@@ -1,3 +1,4 @@
+// Requests and streams as no browser would send them.
 import http from 'node:http';
 import net from 'node:net';
 

@@ -1,3 +1,4 @@
+// Renders the first view of a page on the server.
 import { QueryClient } from '@tanstack/react-query';
 import { prerenderToNodeStream } from 'react-dom/static';
 import { StaticRouter } from 'react-router';

@@ -1,3 +1,4 @@
+// Asks the server, with one key a press and answers that came early.
 import createClient from 'openapi-fetch';
 import type { components, paths } from './generated';
 import { takeEarly } from './early';

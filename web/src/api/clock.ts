@@ -1,3 +1,4 @@
+// The server’s clock, as this device knows it.
 import { useEffect, useReducer, useRef, useState } from 'react';
 
 let ahead = 0;

@@ -1,3 +1,4 @@
+// What is wrong with something that was asked, as the server says it (RFC 9457).
 import * as m from '#messages';
 import type { components } from './generated';
 

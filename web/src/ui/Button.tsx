@@ -1,3 +1,4 @@
+// A button.
 import clsx from 'clsx';
 import type { ComponentProps } from 'react';
 

@@ -1,3 +1,4 @@
+// What is half written, kept on this device.
 import { useState, useSyncExternalStore } from 'react';
 import { drawer } from './drawer';
 

@@ -1,3 +1,4 @@
+// The inner size of an element, kept up to date.
 import { useCallback, useState, type RefCallback } from 'react';
 
 interface Room {

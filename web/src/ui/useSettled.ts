@@ -1,3 +1,4 @@
+// Whether what stands somewhere has stood there for a moment.
 import { useEffect, useState } from 'react';
 
 const after = 1_000;

@@ -1,3 +1,4 @@
+// Lists of names as the language writes them.
 import { pageLanguage } from './place';
 import { written } from './written';
 

@@ -38,7 +38,12 @@ final readonly class LessonViewBuilder
      */
     public function signals(Round $round): SignalsView
     {
-        return $this->live->signals($this->moments->forLesson($round->lesson, $round->segment->id));
+        $at = $this->moments->forLesson($round->lesson, $round->segment->id);
+
+        // A round that has been taken out of the running order is out nowhere.
+        return $at->round === $round
+            ? $this->live->signals($at)
+            : new SignalsView($round->lesson->eventSeq, [], []);
     }
 
     /**

@@ -1,3 +1,4 @@
+// Groups go on without those who are absent and with those who came late.
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';

@@ -1,3 +1,4 @@
+// Adds a segment to the running order.
 import { Choices, Do } from '../../ui/fields/Choices';
 import * as m from '#messages';
 import { asOrdered, withNew, type Kind, type Order } from './orderMoves';

@@ -1,3 +1,4 @@
+// What was deleted lately and can be brought back.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, take, type Schema } from '../../api/client';

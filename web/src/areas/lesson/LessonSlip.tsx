@@ -1,3 +1,4 @@
+// When a lesson is and how long, and the slip that changes it.
 import { part } from '../../ui/later/lazily';
 import { Popover } from '../../ui/slips/Popover';
 import * as m from '#messages';

@@ -1,3 +1,4 @@
+// What a lesson for another class does without, in sentences.
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { list } from '../../words/list';

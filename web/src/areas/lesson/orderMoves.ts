@@ -1,3 +1,4 @@
+// What a change makes of a running order, before the server has answered.
 import type { Schema } from '../../api/client';
 
 export type Order = Schema['RunningOrderView'];

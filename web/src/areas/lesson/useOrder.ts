@@ -1,3 +1,4 @@
+// Changes a running order and what is in it.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/page/messages';

@@ -1,3 +1,4 @@
+// Any student’s page at any moment of the lesson, shown to the teacher.
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, whole, type Schema } from '../../api/client';

@@ -1,3 +1,4 @@
+// Who did what in a lesson.
 import { useQuery } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';

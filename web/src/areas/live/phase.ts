@@ -1,3 +1,4 @@
+// Which phase a round is in, by its moments and the clock.
 import type { Schema } from '../../api/client';
 
 export type Moments = Schema['Moments'];

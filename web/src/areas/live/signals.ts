@@ -1,3 +1,4 @@
+// How a group at work stands, in words.
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { lasting } from '../../words/lasting';

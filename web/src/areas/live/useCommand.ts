@@ -1,3 +1,4 @@
+// Gives commands to a lesson, each once.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, freshKey, take, type Schema } from '../../api/client';
 import { isDown } from '../../api/line';

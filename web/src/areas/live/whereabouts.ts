@@ -1,3 +1,4 @@
+// Where students are, in words, and who is missing.
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { placeOf } from '../grouping/floor/NameTag';

@@ -1,3 +1,4 @@
+// What comes over the stream about copies, put into the copies that are shown.
 import type { Schema, Whole } from '../../api/client';
 import type { Message } from '../../api/stream/message';
 

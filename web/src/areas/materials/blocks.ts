@@ -1,3 +1,4 @@
+// Blocks of a worksheet: what they are, new ones, and as they are in a variant.
 import { freshKey, type Schema, type Whole } from '../../api/client';
 
 export type Block = Whole<Schema['BlockView']>;

@@ -1,3 +1,4 @@
+// Pictures and recordings of the sheet that is shown: where they are, how they are kept.
 import { createContext } from 'react';
 import type { Schema } from '../../api/client';
 

@@ -1,3 +1,4 @@
+// What has changed between two texts, word by word.
 export interface Piece {
   text: string;
   kind: 'same' | 'gone' | 'new';

@@ -1,3 +1,4 @@
+// What is sent of a round: posts and emails.
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/page/messages';

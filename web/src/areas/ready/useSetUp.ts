@@ -1,3 +1,4 @@
+// Has a set-up list carried out, and looks whether it still holds.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { sourceOf } from '../rooms/sources';

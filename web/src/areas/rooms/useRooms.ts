@@ -1,3 +1,4 @@
+// Rooms of a lesson: made, changed, taken away.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import * as m from '#messages';

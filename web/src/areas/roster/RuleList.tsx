@@ -1,3 +1,4 @@
+// Who must or would like to be with whom.
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';

@@ -1,3 +1,4 @@
+// Things that can be dragged, by mouse, finger and keyboard; the code comes later.
 import type { DraggableSyntheticListeners, UniqueIdentifier } from '@dnd-kit/core';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { drag } from './dragLater';

@@ -1,3 +1,4 @@
+// What a screen reader hears while something is dragged.
 import * as m from '#messages';
 import type { Announcements, UniqueIdentifier } from '@dnd-kit/core';
 

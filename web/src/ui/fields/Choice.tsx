@@ -1,3 +1,4 @@
+// One of a few, chosen from a list.
 import { useId } from 'react';
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';

@@ -1,3 +1,4 @@
+// A button that opens a list of things to do.
 import type { ReactNode } from 'react';
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';

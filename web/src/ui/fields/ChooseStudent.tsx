@@ -1,3 +1,4 @@
+// Somebody of many, found by typing.
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';
 

@@ -1,3 +1,4 @@
+// A line to write in.
 import clsx from 'clsx';
 import { useId, type InputHTMLAttributes } from 'react';
 

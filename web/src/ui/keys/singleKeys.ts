@@ -1,3 +1,4 @@
+// Whether single keys do something on this device.
 import { drawer } from '../drawer';
 
 const place = drawer('keys.single');

@@ -1,3 +1,4 @@
+// Single keys of a page.
 import { useEffect } from 'react';
 import { singleKeysWork } from './singleKeys';
 

@@ -1,3 +1,4 @@
+// When somebody first uses the page.
 const signs = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'touchstart', 'wheel'] as const;
 
 /**

@@ -1,3 +1,4 @@
+// Code that is loaded after the first view.
 import { startTransition, useEffect, useState } from 'react';
 import { firstInteraction } from './firstInteraction';
 import { untilThere } from './lazily';

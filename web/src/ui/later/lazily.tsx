@@ -1,3 +1,4 @@
+// Parts of pages that are loaded when they are shown first.
 import { lazy, Suspense, type ComponentType } from 'react';
 
 const firstRetry = 500;

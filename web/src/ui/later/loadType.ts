@@ -1,3 +1,4 @@
+// When our type is loaded.
 const load = () => void import('./ourType').then((type) => type.applyType());
 
 /**

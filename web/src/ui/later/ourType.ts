@@ -1,3 +1,4 @@
+// Our type, put in place all at once.
 import '../../type.css';
 import { drawer } from '../drawer';
 

@@ -1,3 +1,4 @@
+// Whether a component came with the page from the server.
 import { useRef, useSyncExternalStore } from 'react';
 
 const never = () => () => undefined;

@@ -1,3 +1,4 @@
+// Ways to look at one thing.
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';
 

@@ -1,3 +1,4 @@
+// What a page says of what was done or went wrong, with Undo.
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { problemText } from '../../api/problem';
 import * as m from '#messages';

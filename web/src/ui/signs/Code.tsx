@@ -1,3 +1,4 @@
+// A square code that leads to an address.
 import qrcode from 'qrcode-generator';
 import { useMemo, useState } from 'react';
 import { isTakingOver } from '../../api/clock';

@@ -1,3 +1,4 @@
+// A panel beside what it is about.
 import type { ReactNode } from 'react';
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';

@@ -1,3 +1,4 @@
+// A button, and the slip it opens.
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';

@@ -1,3 +1,4 @@
+// A sheet of paper laid over the page.
 import type { ReactNode } from 'react';
 import { headless } from '../later/headlessLater';
 import { useLater } from '../later/later';

@@ -1,3 +1,4 @@
+// The panel of the grouping desk for the way of grouping and the size of groups.
 import { Choice } from '../../../ui/fields/Choice';
 import { useEffect, useRef, useState } from 'react';
 import * as m from '#messages';

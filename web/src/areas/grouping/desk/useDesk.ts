@@ -1,3 +1,4 @@
+// The grouping desk, kept as it is on the server.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { setServerNow } from '../../../api/clock';

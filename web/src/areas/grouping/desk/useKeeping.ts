@@ -1,3 +1,4 @@
+// A lesson with a grouping, a copy of it, or its removal.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, take } from '../../../api/client';

@@ -1,3 +1,4 @@
+// The tag of a student on the floor.
 import clsx from 'clsx';
 import { useContext } from 'react';
 import type { Schema } from '../../../api/client';

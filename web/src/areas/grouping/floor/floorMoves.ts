@@ -1,3 +1,4 @@
+// What a move makes of a floor, before the server has answered.
 import type { Schema } from '../../../api/client';
 
 export type FloorView = Schema['FloorView'];

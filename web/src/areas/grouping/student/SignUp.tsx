@@ -1,3 +1,4 @@
+// Tables a student can sit down at.
 import { useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';

@@ -1,3 +1,4 @@
+// What stands under a table whose group is at work, and what can be done for it.
 import type { Schema } from '../../../api/client';
 import { Action, ActionSection } from '../../../ui/slips/Actions';
 import * as m from '#messages';

@@ -1,3 +1,4 @@
+// Who is elsewhere than with their group for a while.
 import { useServerNow } from '../../../api/clock';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';

@@ -1,3 +1,4 @@
+// Who has come while groups are out, and the place found for them.
 import { useQuery } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';

@@ -1,3 +1,4 @@
+// Students who have arrived and have no group.
 import type { Schema } from '../../../api/client';
 import { hasArrived } from '../../grouping/floor/NameTag';
 

@@ -1,3 +1,4 @@
+// What comes next while groups are out.
 import type { Schema } from '../../../api/client';
 import type { Phase } from '../phase';
 

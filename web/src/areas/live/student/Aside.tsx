@@ -1,3 +1,4 @@
+// Where a student is to be for a while, on their own page.
 import type { Schema } from '../../../api/client';
 import { secondsUntil } from '../../../api/clock';
 import { Duration } from '../../../ui/signs/Duration';

@@ -1,3 +1,4 @@
+// What lies on the table, and the way to call the teacher.
 import { useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';

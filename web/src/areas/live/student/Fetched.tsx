@@ -1,3 +1,4 @@
+// A student is called to where they should be.
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { drawer } from '../../../ui/drawer';

@@ -1,3 +1,4 @@
+// Whose page it is, and the way to give it up.
 import { useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';

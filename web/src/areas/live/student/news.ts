@@ -1,3 +1,4 @@
+// What comes over the stream and changes what a student’s page shows.
 import type { Schema } from '../../../api/client';
 import type { Message } from '../../../api/stream/message';
 

@@ -1,3 +1,4 @@
+// Tells a student that they have another seat, and what they had written before.
 import { useState } from 'react';
 import { keptTexts } from '../../materials/student/kept';
 import type { Schema, Whole } from '../../../api/client';

@@ -1,3 +1,4 @@
+// The one thing to press, for children who can’t read yet.
 import type { Schema } from '../../../api/client';
 import { markOf } from '../../../ui/signs/marks';
 import type { Said } from '../../../ui/speech';

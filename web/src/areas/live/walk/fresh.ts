@@ -1,3 +1,4 @@
+// What a teacher has not seen yet of the copies of a lesson, kept on the device.
 import type { Schema, Whole } from '../../../api/client';
 
 type Copy = Whole<Schema['CopyView']>;

@@ -1,3 +1,4 @@
+// Copies as rows, and which of many are worth a look.
 import type { Schema, Whole } from '../../../api/client';
 import { fillersOf } from '../../materials/blocks';
 import { isAlone, isSlot } from '../../materials/kinds/rules';

@@ -1,3 +1,4 @@
+// How groups are laid out on the class page: pages, columns, size of type.
 import { balancedColumns, inRows } from '../../../ui/balancedRows';
 
 export interface Table {

@@ -1,3 +1,4 @@
+// A teacher’s originals: asked for, searched, put in order.
 import { queryOptions } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../../api/client';
 

@@ -1,3 +1,4 @@
+// Follows something that the worker makes bit by bit.
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';

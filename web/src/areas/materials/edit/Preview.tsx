@@ -1,3 +1,4 @@
+// An original as students have it on a phone.
 import { useState } from 'react';
 import * as m from '#messages';
 import { isSlot } from '../kinds/rules';

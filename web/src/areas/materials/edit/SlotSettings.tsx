@@ -1,3 +1,4 @@
+// What a block has beside its text, and for whom it is.
 import { useState } from 'react';
 import { Choice } from '../../../ui/fields/Choice';
 import { Field } from '../../../ui/fields/Field';

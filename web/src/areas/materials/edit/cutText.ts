@@ -1,3 +1,4 @@
+// A long text in its parts.
 export interface Part {
   /** The heading it begins with; '' for none. */
   title: string;

@@ -1,3 +1,4 @@
+// Drafts of originals, kept on this device until they are saved.
 import { drawer, keys } from '../../../ui/drawer';
 import type { Original, Page, Variant } from '../blocks';
 

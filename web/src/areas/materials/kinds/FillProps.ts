@@ -1,3 +1,4 @@
+// What a component gets that fills a slot or shows it.
 import type { Block } from '../blocks';
 
 export interface FillProps {

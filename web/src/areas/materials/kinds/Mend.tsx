@@ -1,3 +1,4 @@
+// Sentences with something wrong in them, to be rewritten.
 import clsx from 'clsx';
 import { useId } from 'react';
 import * as m from '#messages';

@@ -1,3 +1,4 @@
+// The numbers of all groups as dots on one line.
 import * as m from '#messages';
 import { blocksOf, type Block, type Copy } from '../blocks';
 import { median } from './numberValue';

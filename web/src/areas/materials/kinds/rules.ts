@@ -1,3 +1,4 @@
+// What pages must know of each kind of block.
 import type { Block, BlockKind } from '../blocks';
 
 interface Rule {

@@ -1,3 +1,4 @@
+// Who is with whom and what each group does, on one page to print.
 import { useParams } from 'react-router';
 import type { Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';

@@ -1,3 +1,4 @@
+// Slips with passes, one a student, to print.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, take, type Schema } from '../../../api/client';

@@ -1,3 +1,4 @@
+// Variants by what the class list says of students.
 import type { Schema } from '../../../api/client';
 import { Choice } from '../../../ui/fields/Choice';
 import * as m from '#messages';

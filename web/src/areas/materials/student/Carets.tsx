@@ -1,3 +1,4 @@
+// Where others write in a text just now.
 import { useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { movedCaret } from './caret';

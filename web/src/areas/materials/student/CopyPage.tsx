@@ -1,3 +1,4 @@
+// A copy on a student’s page.
 import { Suspense } from 'react';
 import { useServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';

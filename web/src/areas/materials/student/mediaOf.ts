@@ -1,3 +1,4 @@
+// Where pictures and recordings of a copy are to be had.
 import { api, longFetch, take } from '../../../api/client';
 import type { MediaPlace } from '../media';
 

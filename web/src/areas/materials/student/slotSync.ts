@@ -1,3 +1,4 @@
+// Keeps what is written in a slot in step with the server.
 import { freshKey, type Schema } from '../../../api/client';
 import { pace } from '../../../api/pace';
 import { isPassing, isProblem } from '../../../api/problem';

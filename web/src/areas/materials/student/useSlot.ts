@@ -1,3 +1,4 @@
+// A slot of a copy, for a component that fills it.
 import { useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { slotDrawer } from './kept';

@@ -1,3 +1,4 @@
+// Asks whose a name is that a device has come in under.
 import { Action } from '../../../ui/slips/Actions';
 import { ChooseStudent } from '../../../ui/fields/ChooseStudent';
 import * as m from '#messages';

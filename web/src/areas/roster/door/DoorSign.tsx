@@ -1,3 +1,4 @@
+// The way into a class, to be shown or sent on.
 import { Suspense, useState, type ReactNode } from 'react';
 import { Button } from '../../../ui/Button';
 import { useCopy } from '../../../ui/useCopy';

@@ -1,3 +1,4 @@
+// Who waits at the door, for the teacher.
 import { useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';

@@ -1,3 +1,4 @@
+// Changes the class list; what was changed is seen at once, and can be undone.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../../api/client';
 import { useMessages } from '../../../ui/page/messages';

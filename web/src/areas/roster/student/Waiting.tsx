@@ -1,3 +1,4 @@
+// The page of a student who waits at the door.
 import { useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';

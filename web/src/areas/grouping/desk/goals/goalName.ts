@@ -1,3 +1,4 @@
+// Goals of a grouping: in words, and which are possible.
 import * as m from '#messages';
 import type { Goal } from '../useDesk';
 

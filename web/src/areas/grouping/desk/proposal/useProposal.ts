@@ -1,3 +1,4 @@
+// The proposal that is looked at: moved in, applied, put away.
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useMessages } from '../../../../ui/page/messages';

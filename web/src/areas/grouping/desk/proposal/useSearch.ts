@@ -1,3 +1,4 @@
+// The search for better groups, as long as it brings something.
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, take, type Schema } from '../../../../api/client';
 import { useMessages } from '../../../../ui/page/messages';

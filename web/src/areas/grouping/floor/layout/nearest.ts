@@ -1,3 +1,4 @@
+// The next thing on a floor in a direction, for arrow keys.
 export type Direction = 'ArrowUp' | 'ArrowDown' | 'ArrowLeft' | 'ArrowRight';
 
 interface Box {

@@ -1,3 +1,4 @@
+// Pictures of students on their way to the server, kept until they are there.
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { isPassing, problemText } from '../../../../api/problem';
 import { freshId } from '../../blocks';
