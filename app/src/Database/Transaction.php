@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Database;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
- * One change: what follows from it (tasks, events, what later areas keep) is written in its own transaction, and what
- * is only a hint (Stream) goes out once that stands.
+ * The one way in which several things are written together: what follows from a change (tasks, events, what later areas
+ * keep) is written in its own transaction, and what is only a hint (Stream) goes out once that stands.
  */
 final class Transaction
 {
@@ -32,7 +32,14 @@ final class Transaction
     {
         ++$this->depth;
         try {
-            $result = $this->em->getConnection()->transactional(static fn (): mixed => $do());
+            $result = $this->em->getConnection()->transactional(function () use ($do): mixed {
+                $result = $do();
+                if ($this->em->isOpen()) {
+                    $this->em->flush();
+                }
+
+                return $result;
+            });
         } catch (\Throwable $e) {
             --$this->depth;
             if (0 === $this->depth) {

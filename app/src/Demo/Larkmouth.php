@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Transaction;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -28,6 +29,7 @@ final readonly class Larkmouth
         private DemoClasses $classes,
         private DemoLessons $lessons,
         private UserPasswordHasherInterface $hasher,
+        private Transaction $transaction,
     ) {
     }
 
@@ -44,7 +46,7 @@ final readonly class Larkmouth
         $teacher->setPasswordHash($this->hasher->hashPassword($teacher, $data['teacher']['password']));
         $this->em->persist($teacher);
 
-        $this->em->wrapInTransaction(function () use ($teacher, $data): void {
+        $this->transaction->run(function () use ($teacher, $data): void {
             // The newest class stands first, so the main one comes last.
             $this->lecture($teacher, $data['lecture']);
             foreach (array_reverse($data['classes']) as $class) {

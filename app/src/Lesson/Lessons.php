@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Grouping\Desk\Groupings;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Grouping;
-use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Order\Segment;
@@ -34,18 +33,18 @@ final readonly class Lessons
         private ClockInterface $clock,
         private RunningOrders $orders,
         private RoundFiller $filler,
-        private Groupings $groupings,
-        private GroupingUsage $usage,
+        private FirstGrouping $first,
         private LessonCopier $copier,
         private Stream $stream,
         private LessonRepository $lessons,
         private Tasks $tasks,
+        private Transaction $transaction,
     ) {
     }
 
     public function create(SchoolClass $class, MakeLesson $request, ?Lesson $from = null): Lesson
     {
-        return $this->em->wrapInTransaction(function () use ($class, $request, $from): Lesson {
+        return $this->transaction->run(function () use ($class, $request, $from): Lesson {
             $now = $this->clock->now();
             $startsAt = null === $request->startsAt ? $now : self::moment($request->startsAt);
             $startsAt = null === $from || $from->class !== $class ? $startsAt : $this->free($class, $startsAt);
@@ -66,7 +65,7 @@ final readonly class Lessons
             }
             $this->em->flush();
             if (null === $from) {
-                $grouping = $this->groupingFor($lesson, $request->grouping);
+                $grouping = $this->first->choose($lesson, $request->grouping);
                 $this->orders->arrange($lesson, $this->usual($lesson, $grouping));
                 $this->filler->begin($lesson, $grouping);
             } else {
@@ -176,27 +175,6 @@ final readonly class Lessons
             $lesson->watchedAt = $now;
             $this->em->flush();
         }
-    }
-
-    /**
-     * What was grouped last is what the lesson is for, so none is left over.
-     *
-     * @throws LessonRefused if it is none of the class
-     */
-    private function groupingFor(Lesson $lesson, ?string $id): Grouping
-    {
-        $groupings = $this->em->getRepository(Grouping::class);
-        if (null !== $id) {
-            return $groupings->findOneBy(['id' => $id, 'class' => $lesson->class, 'removedAt' => null]) ??
-                throw LessonRefused::unusable('lesson.grouping_of_another_class', 'grouping');
-        }
-        $latest = $lesson->template
-            ? null
-            : $groupings->findOneBy(['class' => $lesson->class, 'removedAt' => null], ['id' => 'DESC']);
-
-        return null !== $latest && null === $this->usage->lessonOf($latest->id)
-            ? $latest
-            : $this->groupings->create($lesson->class, mb_substr($lesson->title, 0, 80));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round\Round;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -23,6 +24,7 @@ final class ProjectionsCommand extends Command
         private readonly EntityManagerInterface $em,
         private readonly EventStore $events,
         private readonly Projections $projections,
+        private readonly Transaction $transaction,
     ) {
         parent::__construct();
     }
@@ -41,7 +43,7 @@ final class ProjectionsCommand extends Command
 
             return self::FAILURE;
         }
-        $this->em->wrapInTransaction(function () use ($lesson): void {
+        $this->transaction->run(function () use ($lesson): void {
             $this->events->lock($lesson->id);
             foreach ($this->em->getRepository(Round::class)->findBy(['lesson' => $lesson]) as $round) {
                 $this->projections->again($lesson->id, $round->id);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\RunReader;
@@ -24,13 +24,13 @@ use Symfony\Bundle\SecurityBundle\Security;
 final readonly class SeatRecord
 {
     public function __construct(
-        private EntityManagerInterface $em,
         private EventStore $events,
         private Projections $projections,
         private Security $security,
         private RunReader $runReader,
         private RunStore $runs,
         private RunRoomStore $runRooms,
+        private Transaction $transaction,
     ) {
     }
 
@@ -41,7 +41,7 @@ final readonly class SeatRecord
     public function seatsChanged(Round $round, FloorChanged $event, int $now, array $concerned): void
     {
         $moves = self::moves($event->before, $event->after, $now, $concerned);
-        $this->em->wrapInTransaction(function () use ($round, $moves): void {
+        $this->transaction->run(function () use ($round, $moves): void {
             $this->events->lock($round->lesson->id);
             $this->follow($round);
             if ([] !== $moves) {

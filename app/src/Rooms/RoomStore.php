@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Member\RoomHelper;
 use FreshHuddle\App\Rooms\Member\RoomMember;
@@ -37,8 +38,11 @@ final readonly class RoomStore
         'openedAt' => null,
     ];
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private Transaction $transaction,
+    ) {
     }
 
     /**
@@ -118,7 +122,7 @@ final readonly class RoomStore
     public function links(string $ownerId, array $links, array $from): void
     {
         try {
-            $this->db->transactional(function () use ($ownerId, $links, $from): void {
+            $this->transaction->run(function () use ($ownerId, $links, $from): void {
                 foreach (array_unique([...$from, ...array_keys($links)]) as $roomId) {
                     $this->set($roomId, self::NOWHERE);
                     $this->leaveNobody($roomId);
@@ -168,7 +172,7 @@ final readonly class RoomStore
      */
     public function moveTo(string $roomId, SourceKind $source): void
     {
-        $this->db->transactional(function () use ($roomId, $source): void {
+        $this->transaction->run(function () use ($roomId, $source): void {
             $this->set($roomId, ['source' => $source, 'externalId' => null] + self::NOWHERE);
             $this->leaveNobody($roomId);
         });
@@ -195,7 +199,7 @@ final readonly class RoomStore
      */
     public function lost(string $roomId): void
     {
-        $this->db->transactional(function () use ($roomId): void {
+        $this->transaction->run(function () use ($roomId): void {
             $this->set($roomId, [
                 'state' => RoomState::Planned,
                 'externalId' => null,
@@ -225,7 +229,7 @@ final readonly class RoomStore
      */
     public function members(string $roomId, array $links, array $helpers): void
     {
-        $this->db->transactional(function () use ($roomId, $links, $helpers): void {
+        $this->transaction->run(function () use ($roomId, $links, $helpers): void {
             $this->leaveNobody($roomId);
             $this->db->executeStatement(
                 'INSERT INTO room_member (room_id, student_id, link) SELECT ?, key::uuid, value

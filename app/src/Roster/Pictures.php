@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Roster;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
@@ -15,7 +16,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class Pictures
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Transaction $transaction)
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class Pictures
 
     public function give(SchoolClass $class): void
     {
-        $this->em->wrapInTransaction(function () use ($class): void {
+        $this->transaction->run(function () use ($class): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $students = $this->em
                 ->getRepository(Student::class)

@@ -100,7 +100,7 @@ final readonly class Roster
     public function add(SchoolClass $class, string $pasted): PastedList
     {
         $list = $this->transaction->run(function () use ($class, $pasted): PastedList {
-            $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
+            $list = $this->transaction->run(function () use ($class, $pasted): PastedList {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $list = $this->read($pasted, $this->names($class));
                 $last = $this->em
@@ -180,7 +180,7 @@ final readonly class Roster
     public function editStudent(Student $student, EditStudent $edit): void
     {
         $this->transaction->run(function () use ($student, $edit): void {
-            $this->em->wrapInTransaction(function () use ($student, $edit): void {
+            $this->transaction->run(function () use ($student, $edit): void {
                 // Whoever edits the same student at the same moment comes after, and sees what was done.
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
                 $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
@@ -198,7 +198,7 @@ final readonly class Roster
     public function fillColumn(SchoolClass $class, FillColumn $fill): void
     {
         $this->transaction->run(function () use ($class, $fill): void {
-            $this->em->wrapInTransaction(function () use ($class, $fill): void {
+            $this->transaction->run(function () use ($class, $fill): void {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = [];
                 foreach ($this->students($class) as $student) {
@@ -282,7 +282,7 @@ final readonly class Roster
      */
     public function copy(SchoolClass $class, string $name): SchoolClass
     {
-        return $this->em->wrapInTransaction(function () use ($class, $name): SchoolClass {
+        return $this->transaction->run(function () use ($class, $name): SchoolClass {
             $copy = new SchoolClass(
                 Uuid::v7()->toRfc4122(),
                 $class->teacher,
@@ -359,7 +359,7 @@ final readonly class Roster
             return;
         }
         $this->transaction->run(function () use ($student): void {
-            $this->em->wrapInTransaction(function () use ($student): void {
+            $this->transaction->run(function () use ($student): void {
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
                 if ([] === $this->read($student->name, $this->names($student->class))->names()) {
                     throw RosterRefused::unusable('roster.back_already', null, ['name' => $student->name]);

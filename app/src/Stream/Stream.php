@@ -54,14 +54,17 @@ final readonly class Stream
     }
 
     /**
-     * The right to listen has ended: the page is told, and the connection is closed.
+     * The right to listen has ended: the page is told, and the connection is closed, once that stands.
      *
      * @param list<string> $channels
      */
     public function end(array $channels): void
     {
-        $this->wait($this->post('POST', $channels, json_encode(self::body(new EndMessage()), \JSON_THROW_ON_ERROR)));
-        $this->wait($this->post('DELETE', $channels, null));
+        $this->transaction->afterCommit(function () use ($channels): void {
+            $body = json_encode(self::body(new EndMessage()), \JSON_THROW_ON_ERROR);
+            $this->wait($this->post('POST', $channels, $body));
+            $this->wait($this->post('DELETE', $channels, null));
+        });
     }
 
     /**

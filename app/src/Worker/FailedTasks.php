@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Worker;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -19,12 +20,13 @@ final readonly class FailedTasks
         private Tasks $tasks,
         private Clock $clock,
         private EventDispatcherInterface $events,
+        private Transaction $transaction,
     ) {
     }
 
     public function add(Task $task, ?string $classId, string $failure): void
     {
-        $this->em->wrapInTransaction(function () use ($task, $classId, $failure): void {
+        $this->transaction->run(function () use ($task, $classId, $failure): void {
             $before = $this->em
                 ->getRepository(FailedTask::class)
                 ->findOneBy(['kind' => $task->kind, 'subject' => $task->subject]);
@@ -69,7 +71,7 @@ final readonly class FailedTasks
      */
     public function tryAgain(string $classId, string $id): bool
     {
-        return $this->em->wrapInTransaction(function () use ($classId, $id): bool {
+        return $this->transaction->run(function () use ($classId, $id): bool {
             $task = $this->remove($classId, $id);
             if (null !== $task) {
                 $this->tasks->schedule(
@@ -89,7 +91,7 @@ final readonly class FailedTasks
      */
     public function letBe(string $classId, string $id): bool
     {
-        return $this->em->wrapInTransaction(fn (): bool => null !== $this->remove($classId, $id));
+        return $this->transaction->run(fn (): bool => null !== $this->remove($classId, $id));
     }
 
     private function remove(string $classId, string $id): ?FailedTask

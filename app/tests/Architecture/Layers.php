@@ -60,6 +60,18 @@ final class Layers
             ->because('outside services are spoken to over HTTP');
     }
 
+    public function testControllersLeaveEventsAndTransactionsToServices(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::classname('/^FreshHuddle\\\\App\\\\.*Controller$/', true))
+            ->shouldNotDependOn()
+            ->classes(
+                Selector::classname('Symfony\Contracts\EventDispatcher\EventDispatcherInterface'),
+                Selector::classname(self::APP.'\Database\Transaction'),
+            )
+            ->because('what happened is said inside the transaction of the change');
+    }
+
     /**
      * @return iterable<string, Rule>
      */

@@ -10,6 +10,7 @@ use FreshHuddle\App\Account\Device\TeacherDevices;
 use FreshHuddle\App\Account\Exception\AccountRefused;
 use FreshHuddle\App\Account\Password\Passwords;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Worker\Tasks;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -31,6 +32,7 @@ final readonly class ForgottenPasswords
         private TeacherDevices $devices,
         private Tasks $tasks,
         private ClockInterface $clock,
+        private Transaction $transaction,
     ) {
     }
 
@@ -49,7 +51,7 @@ final readonly class ForgottenPasswords
      */
     public function make(string $email): void
     {
-        $this->em->wrapInTransaction(function () use ($email): void {
+        $this->transaction->run(function () use ($email): void {
             $teacher = $this->em->getRepository(Teacher::class)->findOneBy(['email' => $email]);
             if (null === $teacher) {
                 return;
@@ -78,7 +80,7 @@ final readonly class ForgottenPasswords
      */
     public function set(NewPassword $request): void
     {
-        $this->em->wrapInTransaction(function () use ($request): void {
+        $this->transaction->run(function () use ($request): void {
             $id = $this->secret->read($request->token);
             $token = null === $id ? null : $this->em->find(TeacherToken::class, $id, LockMode::PESSIMISTIC_WRITE);
             if (null === $token || null !== $token->usedAt || $token->until < $this->clock->now()) {

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping\Desk;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorChanges;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
@@ -31,6 +32,7 @@ final readonly class Groupings
         private GroupingUsage $usage,
         private EntityManagerInterface $em,
         private ClockInterface $clock,
+        private Transaction $transaction,
     ) {
     }
 
@@ -152,7 +154,7 @@ final readonly class Groupings
      */
     public function remove(Grouping $grouping): void
     {
-        $this->em->wrapInTransaction(function () use ($grouping): void {
+        $this->transaction->run(function () use ($grouping): void {
             $this->em->refresh($grouping, LockMode::PESSIMISTIC_WRITE); // a lesson that takes it up holds it too
             if (null !== $this->usage->lessonOf($grouping->id)) {
                 throw GroupingRefused::outdated('grouping.in_use');
@@ -172,7 +174,7 @@ final readonly class Groupings
      */
     public function copy(Grouping $grouping, string $name): Grouping
     {
-        return $this->em->wrapInTransaction(function () use ($grouping, $name): Grouping {
+        return $this->transaction->run(function () use ($grouping, $name): Grouping {
             $copy = $this->create($grouping->class, mb_substr($name, 0, 80));
             $groups = array_map(
                 static fn (Group $group): Group => new Group(

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping\Floor;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
@@ -20,7 +21,7 @@ final readonly class FloorStore
     /** Older floors are let go. */
     private const STEPS_KEPT = 100;
 
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private Transaction $transaction)
     {
     }
 
@@ -97,7 +98,7 @@ final readonly class FloorStore
      */
     public function change(string $groupingId, int $basedOn, string $what, callable $change): array
     {
-        return $this->db->transactional(function () use ($groupingId, $basedOn, $what, $change): array {
+        return $this->transaction->run(function () use ($groupingId, $basedOn, $what, $change): array {
             $before = $this->lock($groupingId, $basedOn);
             $after = $change($before);
             if (!$after->equals($before)) {
@@ -117,7 +118,7 @@ final readonly class FloorStore
      */
     public function step(string $groupingId, int $basedOn, int $by): array
     {
-        return $this->db->transactional(function () use ($groupingId, $basedOn, $by): array {
+        return $this->transaction->run(function () use ($groupingId, $basedOn, $by): array {
             $before = $this->lock($groupingId, $basedOn);
             $this->go($groupingId, $basedOn, $by);
 

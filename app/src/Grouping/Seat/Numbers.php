@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping\Seat;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Grouping;
 
 /**
@@ -13,7 +14,7 @@ use FreshHuddle\App\Grouping\Grouping;
  */
 final readonly class Numbers
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Transaction $transaction)
     {
     }
 
@@ -47,7 +48,7 @@ final readonly class Numbers
      */
     public function keep(Grouping $grouping, NumberPlan $plan): void
     {
-        $this->em->wrapInTransaction(function () use ($grouping, $plan): void {
+        $this->transaction->run(function () use ($grouping, $plan): void {
             $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // of two at once the later stands, whole
             foreach (
                 [...$this->roles($grouping), ...$this->tasks($grouping), ...$this->taskNumbers($grouping)] as $before

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping\SignUp;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -17,7 +18,7 @@ use FreshHuddle\Core\Grouping\Floor;
  */
 final readonly class SignUpStore
 {
-    public function __construct(private Connection $db, private FloorStore $floors)
+    public function __construct(private Connection $db, private FloorStore $floors, private Transaction $transaction)
     {
     }
 
@@ -30,7 +31,7 @@ final readonly class SignUpStore
      */
     public function seat(string $groupingId, callable $seat): array
     {
-        return $this->db->transactional(function () use ($groupingId, $seat): array {
+        return $this->transaction->run(function () use ($groupingId, $seat): array {
             $step = $this->db->fetchOne('SELECT step FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
             $open = $this->db->fetchAssociative(
                 'SELECT seats, closes_at FROM sign_up WHERE grouping_id = ? AND ended_at IS NULL',

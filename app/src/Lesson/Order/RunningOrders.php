@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Query;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\Event\RoundPlanned;
 use FreshHuddle\App\Lesson\Event\RoundsAdded;
@@ -37,6 +38,7 @@ final readonly class RunningOrders
         private Clock $clock,
         private Stream $stream,
         private EventDispatcherInterface $events,
+        private Transaction $transaction,
     ) {
     }
 
@@ -156,7 +158,7 @@ final readonly class RunningOrders
      */
     public function change(Lesson $lesson, ChangeOrder $change): void
     {
-        $this->em->wrapInTransaction(function () use ($lesson, $change): void {
+        $this->transaction->run(function () use ($lesson, $change): void {
             $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
             if ($lesson->orderStep !== $change->basedOn) {
                 throw LessonRefused::outdated('lesson.order.changed');
@@ -175,7 +177,7 @@ final readonly class RunningOrders
      */
     public function edit(Segment $segment, EditSegment $edit): void
     {
-        $this->em->wrapInTransaction(function () use ($segment, $edit): void {
+        $this->transaction->run(function () use ($segment, $edit): void {
             $segment->instructions = $edit->instructions ?? $segment->instructions;
             $segment->minutes = $edit->minutes ?? $segment->minutes;
             $round = $segment->round;

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson\Round;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Desk\Groupings;
 use FreshHuddle\App\Grouping\Event\RoundsTaken;
 use FreshHuddle\App\Grouping\Grouping;
@@ -39,6 +40,7 @@ final readonly class RoundFiller
         private Groupings $groupings,
         private Stream $stream,
         private EventDispatcherInterface $events,
+        private Transaction $transaction,
     ) {
     }
 
@@ -50,7 +52,7 @@ final readonly class RoundFiller
      */
     public function fill(Lesson $lesson, FillRounds $request): void
     {
-        $this->em->wrapInTransaction(function () use ($lesson, $request): void {
+        $this->transaction->run(function () use ($lesson, $request): void {
             $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
             if ($lesson->orderStep !== $request->basedOn) {
                 throw LessonRefused::outdated('lesson.order.changed');

@@ -7,25 +7,19 @@ namespace FreshHuddle\App\Live\Command;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Notice\PreparedNotice;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Exception\LiveRefused;
-use FreshHuddle\App\Live\Signal\SignalStore;
-use FreshHuddle\App\Roster\Device\StudentUser;
-use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\End;
-use FreshHuddle\Core\Live\Command\MakeCall;
 use FreshHuddle\Core\Live\Command\Say;
-use FreshHuddle\Core\Live\Command\TakeBackCall;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
-use FreshHuddle\Core\Live\Signal\CallAbout;
 
 /**
  * Carries out what the teacher asks of a lesson: hold it, let core decide, keep the events, then tell everybody.
@@ -35,14 +29,13 @@ final readonly class LessonCommandHandler
     public function __construct(
         private EntityManagerInterface $em,
         private EventStore $events,
-        private FloorStore $floors,
         private RunningOrders $orders,
-        private SignalStore $signals,
         private Clock $clock,
         private Decisions $decisions,
         private LessonEnd $end,
         private Keeper $keeper,
         private ChangePublisher $publisher,
+        private Transaction $transaction,
     ) {
     }
 
@@ -55,7 +48,7 @@ final readonly class LessonCommandHandler
      */
     public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $digest, Actor $actor): void
     {
-        $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $digest, $actor): array {
+        $done = $this->transaction->run(function () use ($lesson, $request, $key, $digest, $actor): array {
             $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
             if (!$this->events->isFresh($lesson->id, $key, $digest)) {
                 return [];
@@ -73,48 +66,12 @@ final readonly class LessonCommandHandler
     }
 
     /**
-     * A group calls for the teacher, or needs them no longer.
-     *
-     * @param CallAbout|null $about null: it takes its call back
-     *
-     * @throws LiveRefused while the student sits in no group that is at work
-     */
-    public function call(StudentUser $student, ?CallAbout $about): void
-    {
-        $lesson = null === $student->lessonId ? null : $this->em->find(Lesson::class, $student->lessonId);
-        if (null === $lesson || null !== $lesson->endedAt) {
-            throw LiveRefused::unusable('live.nobody_is_out');
-        }
-        $done = $this->em->wrapInTransaction(function () use ($lesson, $student, $about): array {
-            $this->events->lock($lesson->id);
-            $this->em->refresh($lesson);
-            $round = $this->orders->roundNow($lesson, fresh: true);
-            $group =
-                $this->floors->now($round->grouping->id)->groupOf($student->id) ??
-                throw LiveRefused::unusable('live.no_group');
-            $signals = $this->signals->forRound($round->id);
-            try {
-                return $this->keeper->apply(
-                    $round,
-                    null === $about
-                        ? new TakeBackCall($group->id, $student->id, $signals)
-                        : new MakeCall($group->id, $student->id, $about, $signals),
-                    Actor::student($student->id),
-                );
-            } catch (CommandRefused $e) {
-                throw LiveRefused::because($e->says);
-            }
-        });
-        $this->publisher->tell($lesson, $done);
-    }
-
-    /**
      * What the teacher has prepared to be said now is said, once in a run, while groups are at work.
      */
     public function sayPrepared(PreparedNotice $notice): void
     {
         $lesson = $notice->round->lesson;
-        $done = $this->em->wrapInTransaction(function () use ($lesson, $notice): array {
+        $done = $this->transaction->run(function () use ($lesson, $notice): array {
             $this->events->lock($lesson->id);
             $this->em->refresh($notice->round);
             $moments = $notice->round->state();
@@ -136,7 +93,7 @@ final readonly class LessonCommandHandler
         if (null === $lesson) {
             return;
         }
-        $done = $this->em->wrapInTransaction(function () use ($lesson): array {
+        $done = $this->transaction->run(function () use ($lesson): array {
             $this->events->lock($lesson->id);
             $this->em->refresh($lesson);
             $now = $this->orders->roundNow($lesson, fresh: true);

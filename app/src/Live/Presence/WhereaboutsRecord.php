@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Presence;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Stream\Audience;
@@ -25,12 +25,12 @@ final readonly class WhereaboutsRecord
     private const TOGETHER = 100;
 
     public function __construct(
-        private EntityManagerInterface $em,
         private WhereaboutsReader $reader,
         private PresenceStore $presence,
         private EventStore $events,
         private Stream $stream,
         private Clock $clock,
+        private Transaction $transaction,
     ) {
     }
 
@@ -69,7 +69,7 @@ final readonly class WhereaboutsRecord
      */
     private function note(LessonNow $lesson, array $events): void
     {
-        $this->em->wrapInTransaction(function () use ($lesson, $events): void {
+        $this->transaction->run(function () use ($lesson, $events): void {
             $this->events->lock($lesson->lessonId);
             $news = $this->news($lesson, $events); // another worker may have noted them meanwhile
             if ([] !== $news) {

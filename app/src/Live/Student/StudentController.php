@@ -8,7 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Live\Command\LessonCommandHandler;
+use FreshHuddle\App\Live\Command\GroupCalls;
 use FreshHuddle\App\Live\Notice\NoticeStore;
 use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Live\Signal\MakeCallRequest;
@@ -26,7 +26,7 @@ final readonly class StudentController
 {
     public function __construct(
         private StudentPage $page,
-        private LessonCommandHandler $live,
+        private GroupCalls $calls,
         private PresenceStore $presence,
         private SignUps $signUps,
         private Clock $clock,
@@ -75,7 +75,7 @@ final readonly class StudentController
     #[Route('/call', methods: ['PUT'])]
     public function call(#[CurrentUser] StudentUser $student, #[Body] MakeCallRequest $request): StudentNow
     {
-        $this->live->call($student, $request->about);
+        $this->calls->call($student, $request->about);
 
         return $this->page->now($student);
     }

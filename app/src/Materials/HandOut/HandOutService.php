@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\HandOut;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Lesson\Round\Round;
@@ -37,6 +38,7 @@ final readonly class HandOutService
         private Stream $stream,
         private CopyMaker $maker,
         private AloneReader $alone,
+        private Transaction $transaction,
     ) {
     }
 
@@ -71,7 +73,7 @@ final readonly class HandOutService
         $made = $brought = 0;
         $kept = [];
         foreach ($rows as $row) {
-            [$more, $newer, $left] = $this->em->wrapInTransaction(
+            [$more, $newer, $left] = $this->transaction->run(
                 fn (): array => $this->maker->makeRow($round, $row, $floor, $goOn),
             );
             $made += $more;
@@ -101,7 +103,7 @@ final readonly class HandOutService
                     && null === $this->cupboard->original($this->plan->original($row))->unfinished()
                 ) {
                     $floor = $this->floors->now($round->grouping->id);
-                    $this->em->wrapInTransaction(fn (): array => $this->maker->makeRow($round, $row, $floor, true));
+                    $this->transaction->run(fn (): array => $this->maker->makeRow($round, $row, $floor, true));
                 }
             }
         }
@@ -124,7 +126,7 @@ final readonly class HandOutService
             if (null !== $unfinished) {
                 throw MaterialsRefused::because($unfinished->says, 'blocks');
             }
-            $this->em->wrapInTransaction(fn (): array => $this->maker->makeRow($round, $row, $floor, true));
+            $this->transaction->run(fn (): array => $this->maker->makeRow($round, $row, $floor, true));
         }
     }
 

@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
@@ -45,6 +46,7 @@ final readonly class MediaShelf implements PurgesExpired
         private FileStore $store,
         private Clock $clock,
         private MediaReader $reader,
+        private Transaction $transaction,
         private int $mostOfClass = self::MOST_OF_CLASS,
     ) {
     }
@@ -76,7 +78,7 @@ final readonly class MediaShelf implements PurgesExpired
             );
         }
 
-        return $this->em->wrapInTransaction(function () use ($copy, $student, $read): MediaView {
+        return $this->transaction->run(function () use ($copy, $student, $read): MediaView {
             $media = $this->keep($copy->round->lesson->class->teacher, $read);
             $this->em->lock($copy, LockMode::PESSIMISTIC_WRITE);
             if (null === $this->em->find(CopyMedia::class, ['copy' => $copy, 'media' => $media])) {
@@ -133,14 +135,14 @@ final readonly class MediaShelf implements PurgesExpired
         }
         $before = $this->clock->ms() - 1_000 * self::UNUSED;
         foreach ($this->reader->unused($before, self::MOST_AT_ONCE) as $digest => $ids) {
-            $this->em->wrapInTransaction(function () use ($ids, $digest): void {
+            $this->transaction->run(function () use ($ids, $digest): void {
                 $this->reader->hold($digest);
                 foreach ($this->em->getRepository(Media::class)->findBy(['id' => $ids]) as $media) {
                     $this->em->remove($media);
                 }
             });
             // In a second step: bytes that are left behind do no harm, a row without bytes does.
-            $this->em->wrapInTransaction(function () use ($digest): void {
+            $this->transaction->run(function () use ($digest): void {
                 $this->reader->hold($digest);
                 if (0 === $this->em->getRepository(Media::class)->count(['digest' => $digest])) {
                     try {
@@ -177,7 +179,7 @@ final readonly class MediaShelf implements PurgesExpired
     {
         $digest = hash('sha256', $read->bytes);
 
-        return $this->em->wrapInTransaction(function () use ($teacher, $read, $digest): Media {
+        return $this->transaction->run(function () use ($teacher, $read, $digest): Media {
             $this->reader->hold($digest);
             try {
                 $this->store->put($digest, $read->bytes);

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\Writing;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Worker\PurgesExpired;
 use FreshHuddle\Core\Materials\Block;
@@ -36,6 +37,7 @@ final readonly class SlotStore implements PurgesExpired
         private Clock $clock,
         #[Target('overflows')]
         private RateLimiterFactoryInterface $overflows,
+        private Transaction $transaction,
     ) {
     }
 
@@ -61,7 +63,7 @@ final readonly class SlotStore implements PurgesExpired
         SaveSlot $save,
         bool $apart = false,
     ): array {
-        $written = $this->db->transactional(
+        $written = $this->transaction->run(
             fn (): ?array => $this->write($copyId, $block, $kind, $owner, $author, $save, $apart),
         );
         if (null !== $written) {

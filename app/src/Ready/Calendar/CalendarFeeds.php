@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\Core\Ready\Calendar\Entry;
 use FreshHuddle\Core\Ready\Calendar\LessonEntries;
@@ -29,6 +30,7 @@ final readonly class CalendarFeeds
         private Clock $clock,
         #[Autowire('%env(PUBLIC_URL)%')]
         private string $publicUrl,
+        private Transaction $transaction,
     ) {
     }
 
@@ -44,7 +46,7 @@ final readonly class CalendarFeeds
     /** Another address; the one before shows nothing any more. */
     public function renew(Teacher $teacher): void
     {
-        $this->em->wrapInTransaction(function () use ($teacher): void {
+        $this->transaction->run(function () use ($teacher): void {
             $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE);
             $address = $this->em->find(CalendarAddress::class, $teacher->id) ?? new CalendarAddress($teacher);
             ++$address->number;
@@ -67,7 +69,7 @@ final readonly class CalendarFeeds
         }
         $now = $this->clock->ms();
 
-        return $this->em->wrapInTransaction(function () use ($teacher, $now, $withRooms): string {
+        return $this->transaction->run(function () use ($teacher, $now, $withRooms): string {
             $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE); // two that ask at once are told the same
             $known = [];
             foreach ($this->em->getRepository(CalendarEntry::class)->findBy(['teacher' => $teacher]) as $entry) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Sending;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Roster\Roster;
@@ -24,6 +25,7 @@ final readonly class DeliveryPlan
         private Roster $roster,
         private CoursePortal $portal,
         private Stream $stream,
+        private Transaction $transaction,
     ) {
     }
 
@@ -37,7 +39,7 @@ final readonly class DeliveryPlan
 
     public function save(Round $round, SaveSending $request): void
     {
-        $this->em->wrapInTransaction(function () use ($round, $request): void {
+        $this->transaction->run(function () use ($round, $request): void {
             $sending = $this->forRound($round);
             $sending->posts = $request->posts ?? $sending->posts;
             $sending->letters = $request->letters ?? $sending->letters;

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Ready\Sending;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Ready\Portal\Post;
 use Symfony\Component\Uid\Uuid;
 
@@ -15,7 +16,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class DeliveryStore
 {
-    public function __construct(private Connection $db, private Clock $clock)
+    public function __construct(private Connection $db, private Clock $clock, private Transaction $transaction)
     {
     }
 
@@ -72,7 +73,7 @@ final readonly class DeliveryStore
      */
     private function isSeenBy(string $key, array $viewers): void
     {
-        $this->db->transactional(function () use ($key, $viewers): void {
+        $this->transaction->run(function () use ($key, $viewers): void {
             $this->db->delete('sent_viewer', ['sent_id' => $key]);
             $this->db->executeStatement(
                 'INSERT INTO sent_viewer (sent_id, viewer)

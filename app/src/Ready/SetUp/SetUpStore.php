@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
@@ -19,8 +20,12 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class SetUpStore
 {
-    public function __construct(private Connection $db, private Words $words, private Clock $clock)
-    {
+    public function __construct(
+        private Connection $db,
+        private Words $words,
+        private Clock $clock,
+        private Transaction $transaction,
+    ) {
     }
 
     /**
@@ -32,7 +37,7 @@ final readonly class SetUpStore
     {
         $id = Uuid::v7()->toRfc4122();
         try {
-            $this->db->transactional(function () use ($id, $round, $teacher, $digest, $steps): void {
+            $this->transaction->run(function () use ($id, $round, $teacher, $digest, $steps): void {
                 // One that is done is kept until the next of its lesson.
                 $this->db->executeStatement('DELETE FROM set_up WHERE lesson_id = ? AND done_at IS NOT NULL', [
                     $round->lesson->id,
@@ -107,7 +112,7 @@ final readonly class SetUpStore
      */
     public function again(string $setUpId, ?int $position): bool
     {
-        return $this->db->transactional(function () use ($setUpId, $position): bool {
+        return $this->transaction->run(function () use ($setUpId, $position): bool {
             $steps = $this->db->executeStatement(
                 "UPDATE set_up_step SET state = 'waiting', tries = 0, due_at = 0 WHERE set_up_id = ?
                     AND state = 'failed' AND (?::int IS NULL OR position = ?)",
@@ -117,7 +122,7 @@ final readonly class SetUpStore
                 return false;
             }
             try {
-                $this->db->transactional(
+                $this->transaction->run(
                     fn (): int|string => $this->db->executeStatement('UPDATE set_up SET done_at = NULL WHERE id = ?', [
                         $setUpId,
                     ]),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms\Source;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Refused;
@@ -16,7 +17,7 @@ use FreshHuddle\Core\Rooms\NamePattern;
  */
 final readonly class RoomSources
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Transaction $transaction)
     {
     }
 
@@ -64,7 +65,7 @@ final readonly class RoomSources
             static fn (string $text): AddressPattern => new AddressPattern($text),
         );
 
-        return $this->em->wrapInTransaction(function () use ($class, $request): RoomSource {
+        return $this->transaction->run(function () use ($class, $request): RoomSource {
             $source = $this->forClass($class);
             $source->kind = $request->kind ?? $source->kind;
             $source->namePattern = trim($request->namePattern ?? $source->namePattern);

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Roster\Device;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\PurgesExpired;
@@ -24,7 +25,7 @@ final readonly class StudentDeviceStore implements PurgesExpired
 
     private const UNTIL = "now() + interval '16 hours'";
 
-    public function __construct(private Connection $db, private Stream $stream)
+    public function __construct(private Connection $db, private Stream $stream, private Transaction $transaction)
     {
     }
 
@@ -41,7 +42,7 @@ final readonly class StudentDeviceStore implements PurgesExpired
     public function claim(string $token, string $studentId): string
     {
         $ended = null;
-        $claimed = $this->db->transactional(function () use ($token, $studentId, &$ended): string {
+        $claimed = $this->transaction->run(function () use ($token, $studentId, &$ended): string {
             $this->db->executeQuery('SELECT 1 FROM student WHERE id = ? FOR UPDATE', [$studentId]);
             $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [
                 $studentId,
@@ -71,7 +72,7 @@ final readonly class StudentDeviceStore implements PurgesExpired
      */
     public function assign(string $tokenHash, string $studentId): void
     {
-        $ended = $this->db->transactional(function () use ($tokenHash, $studentId): array {
+        $ended = $this->transaction->run(function () use ($tokenHash, $studentId): array {
             // Who claims the name at this moment waits for this row, and finds it taken.
             $this->db->executeQuery('SELECT 1 FROM student WHERE id = ? FOR UPDATE', [$studentId]);
             $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [
@@ -205,7 +206,7 @@ final readonly class StudentDeviceStore implements PurgesExpired
 
     private function freed(string $which, string $value, ?DeviceEnd $why): void
     {
-        $this->stream->end($this->db->transactional(fn (): array => $this->removed($which, $value, $why)));
+        $this->stream->end($this->transaction->run(fn (): array => $this->removed($which, $value, $why)));
     }
 
     /**

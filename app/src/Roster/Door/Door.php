@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Door;
 
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Device\NameTaken;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\Doorway\Doorway;
+use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Door\DoorWord;
 use FreshHuddle\Core\Roster\Door\NameMatch;
+use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 
 /**
  * How students come in: by the class's door word and their own name, typed. The list of names to press stands here only
@@ -23,6 +26,8 @@ final readonly class Door
         private Doorway $doorway,
         private DoorLimits $limits,
         private Passes $passes,
+        private Transaction $transaction,
+        private EventDispatcherInterface $events,
     ) {
     }
 
@@ -45,6 +50,21 @@ final readonly class Door
      *                       429 if too many come or guess
      */
     public function join(JoinClass $request, string $token, string $address): string
+    {
+        return $this->transaction->run(function () use ($request, $token, $address): string {
+            $token = $this->comeIn($request, $token, $address);
+            $student = $this->devices->student($token);
+            $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
+            if (null !== $class) {
+                $asked = null === $student ? $this->doorway->meant($token) : null;
+                $this->events->dispatch(new Arrivals($class, $student?->id, asked: $asked));
+            }
+
+            return $token;
+        });
+    }
+
+    private function comeIn(JoinClass $request, string $token, string $address): string
     {
         if (null !== $request->pass) {
             return $this->joinByPass($request->pass, $token, $address);

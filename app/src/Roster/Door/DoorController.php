@@ -8,13 +8,12 @@ use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\ClientAddress;
 use FreshHuddle\App\Http\ResponseWithCookies;
 use FreshHuddle\App\Roster\Device\StudentAuthenticator;
+use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Door\Doorway\Doorway;
-use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Stream\StreamAddress;
 use FreshHuddle\App\Stream\StreamView;
-use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -32,7 +31,7 @@ final readonly class DoorController
         private Doorway $doorway,
         private StudentDeviceStore $devices,
         private StreamAddress $address,
-        private EventDispatcherInterface $events,
+        private StudentDevices $givenUp,
     ) {
     }
 
@@ -53,12 +52,6 @@ final readonly class DoorController
     {
         $token = $this->door->join($request, StudentAuthenticator::token($http), ClientAddress::fromRequest($http));
         $student = $this->devices->student($token);
-        $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
-        if (null !== $class) {
-            $this->events->dispatch(
-                new Arrivals($class, $student?->id, asked: null === $student ? $this->doorway->meant($token) : null),
-            );
-        }
 
         return new ResponseWithCookies(null === $student ? $this->stateFor($token) : new AtDoor(DoorState::In), [
             Cookie::create(
@@ -80,10 +73,7 @@ final readonly class DoorController
     public function state(Request $http): AtDoor
     {
         $token = StudentAuthenticator::token($http);
-        $cameIn = $this->doorway->letInByName($token);
-        if (null !== $cameIn) {
-            $this->events->dispatch(new Arrivals($cameIn->class->id, $cameIn->id));
-        }
+        $this->doorway->letInByName($token);
 
         return $this->stateFor($token);
     }
@@ -105,7 +95,6 @@ final readonly class DoorController
     public function otherDevice(#[CurrentUser] StudentUser $student, #[Body] OtherDevice $request): void
     {
         $this->doorway->answer($student->id, $request->guest, $request->mine);
-        $this->events->dispatch(new Arrivals($student->classId));
     }
 
     /** Gives the address where this device hears of changes. */
@@ -119,8 +108,7 @@ final readonly class DoorController
     #[Route('/leave', methods: ['POST'])]
     public function leave(#[CurrentUser] StudentUser $student, Request $http): Response
     {
-        $this->devices->release(StudentAuthenticator::token($http));
-        $this->events->dispatch(new Arrivals($student->classId, left: $student->id));
+        $this->givenUp->leave($student, StudentAuthenticator::token($http));
         $response = new Response(status: 204);
         $response->headers->clearCookie(
             StudentDeviceStore::COOKIE,

@@ -64,7 +64,7 @@ final readonly class ClassImport
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
         $plan = $this->transaction->run(function () use ($class, $sheet, $columns): ImportPlan {
-            $plan = $this->em->wrapInTransaction(function () use ($class, $sheet, $columns): ImportPlan {
+            $plan = $this->transaction->run(function () use ($class, $sheet, $columns): ImportPlan {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = $this->students($class);
                 $plan = $this->plan($sheet, $columns, $students);

@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Password\Passwords;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Account\Token\LinkSecret;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff\ClassStaff;
@@ -38,6 +39,7 @@ final readonly class Invitations
         private RateLimiterFactoryInterface $by,
         #[Target('invitations_to')]
         private RateLimiterFactoryInterface $to,
+        private Transaction $transaction,
     ) {
     }
 
@@ -58,7 +60,7 @@ final readonly class Invitations
         ) {
             throw RosterRefused::tooMuch('roster.staff.too_often', 'email');
         }
-        $this->em->wrapInTransaction(function () use ($by, $class, $email, $request): void {
+        $this->transaction->run(function () use ($by, $class, $email, $request): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $pending = $this->forClass($class);
             $teacher = $this->teacher($email);
@@ -116,7 +118,7 @@ final readonly class Invitations
      */
     public function remove(SchoolClass $class, string $who): void
     {
-        $this->em->wrapInTransaction(function () use ($class, $who): void {
+        $this->transaction->run(function () use ($class, $who): void {
             foreach ($this->staff->forClass($class) as $member) {
                 if ($member->teacher->id === $who) {
                     $this->em->remove($member);
@@ -154,7 +156,7 @@ final readonly class Invitations
      */
     public function accept(string $token, AcceptInvitation $request): void
     {
-        $this->em->wrapInTransaction(function () use ($token, $request): void {
+        $this->transaction->run(function () use ($token, $request): void {
             $invitation = $this->open($token);
             $this->em->lock($invitation->class, LockMode::PESSIMISTIC_WRITE);
             $teacher = $this->teacher($invitation->email);

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Roster\Rule;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff\Staff;
@@ -29,6 +30,7 @@ final readonly class ClassRules
         private Staff $staff,
         private Wishes $wishes,
         private Words $words,
+        private Transaction $transaction,
     ) {
     }
 
@@ -86,7 +88,7 @@ final readonly class ClassRules
      */
     public function add(SchoolClass $class, MakeRule $request): RuleMade
     {
-        return $this->em->wrapInTransaction(function () use ($class, $request): RuleMade {
+        return $this->transaction->run(function () use ($class, $request): RuleMade {
             // who presses at the same moment comes after, and sees this one
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
 

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\HandOut\Copy;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Materials\Media\MediaUseStore;
 use FreshHuddle\Core\Materials\CopyDue;
 use Symfony\Component\Uid\Uuid;
@@ -16,7 +17,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class CopyStore
 {
-    public function __construct(private Connection $db, private MediaUseStore $uses)
+    public function __construct(private Connection $db, private MediaUseStore $uses, private Transaction $transaction)
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class CopyStore
     ): array {
         $made = $kept = [];
         $brought = 0;
-        $this->db->transactional(function () use (
+        $this->transaction->run(function () use (
             $roundId,
             $originalId,
             $version,

@@ -10,16 +10,14 @@ use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\ClassView;
-use FreshHuddle\App\Roster\Device\StudentDeviceStore;
+use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\App\Roster\Door\DoorWords;
 use FreshHuddle\App\Roster\Door\Passes;
 use FreshHuddle\App\Roster\Door\SetDoor;
-use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\Pictures;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\App\Roster\Student;
-use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -34,12 +32,11 @@ final readonly class DoorkeeperController
         private ClassAccess $classAccess,
         private ClassReader $views,
         private DoorWords $doorWords,
-        private StudentDeviceStore $devices,
+        private StudentDevices $devices,
         private Doorway $doorway,
         private Passes $passes,
         private Pictures $pictures,
         private EntityManagerInterface $em,
-        private EventDispatcherInterface $events,
     ) {
     }
 
@@ -92,9 +89,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function freeAll(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        $this->devices->freeAll($class->id);
-        $this->events->dispatch(new Arrivals($class->id));
+        $this->devices->freeAll($this->classAccess->schoolClass($teacher, $id));
     }
 
     /** Lets a student join again on another device. */
@@ -102,9 +97,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function free(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $student = $this->classAccess->student($teacher, $id);
-        $this->devices->free($student->id);
-        $this->events->dispatch(new Arrivals($student->class->id, left: $student->id));
+        $this->devices->free($this->classAccess->student($teacher, $id));
     }
 
     /** Says that whoever joined under this name is another student of the class. */
@@ -118,10 +111,7 @@ final readonly class DoorkeeperController
                 ->getRepository(Student::class)
                 ->findOneBy(['id' => $request->student, 'class' => $student->class, 'removedAt' => null]) ??
             throw RosterRefused::unusable('roster.not_on_list', 'student');
-        if (!$this->devices->correct($student->id, $other->id)) {
-            throw RosterRefused::outdated('roster.door.nobody_as', 'student', ['name' => $student->name]);
-        }
-        $this->events->dispatch(new Arrivals($student->class->id, $other->id, $student->id));
+        $this->devices->correct($student, $other);
     }
 
     /** Lets somebody who waits join as this student. */
@@ -129,9 +119,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function thisIs(#[CurrentUser] Teacher $teacher, string $id, string $guest, #[Body] ThisIs $request): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        $this->doorway->thisIs($class, $guest, $request->student);
-        $this->events->dispatch(new Arrivals($class->id));
+        $this->doorway->thisIs($this->classAccess->schoolClass($teacher, $id), $guest, $request->student);
     }
 
     /** Sends somebody who waits away. */
@@ -139,9 +127,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function notNow(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        $this->doorway->notNow($class, $guest);
-        $this->events->dispatch(new Arrivals($class->id));
+        $this->doorway->notNow($this->classAccess->schoolClass($teacher, $id), $guest);
     }
 
     /** Lets everyone join who is clearly on the list. */
@@ -149,10 +135,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function letAllIn(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        foreach ($this->doorway->letAllIn($class) as $student) {
-            $this->events->dispatch(new Arrivals($class->id, $student));
-        }
+        $this->doorway->letAllIn($this->classAccess->schoolClass($teacher, $id));
     }
 
     /** Keeps out everyone who isn't on the list, for the rest of the day or until this is taken back. */
@@ -160,9 +143,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function shutOut(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        $this->doorway->shutOut($class);
-        $this->events->dispatch(new Arrivals($class->id));
+        $this->doorway->shutOut($this->classAccess->schoolClass($teacher, $id));
     }
 
     /** Lets people who aren't on the list wait again. */
@@ -170,9 +151,7 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function letStrangersWait(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        $this->doorway->letStrangersWait($class);
-        $this->events->dispatch(new Arrivals($class->id));
+        $this->doorway->letStrangersWait($this->classAccess->schoolClass($teacher, $id));
     }
 
     /** Lets somebody who isn't on the list take part as a guest. */
@@ -180,7 +159,6 @@ final readonly class DoorkeeperController
     #[ForAssistants]
     public function guest(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
     {
-        $class = $this->classAccess->schoolClass($teacher, $id);
-        $this->events->dispatch(new Arrivals($class->id, $this->doorway->asGuest($class, $guest)));
+        $this->doorway->asGuest($this->classAccess->schoolClass($teacher, $id), $guest);
     }
 }

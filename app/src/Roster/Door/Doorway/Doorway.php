@@ -6,10 +6,12 @@ namespace FreshHuddle\App\Roster\Door\Doorway;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorMode;
 use FreshHuddle\App\Roster\Door\DoorState;
 use FreshHuddle\App\Roster\Door\StudentAlias;
+use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\SchoolClass;
@@ -20,6 +22,7 @@ use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\StudentName;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 
 /**
  * Where arrivals wait whom the list does not know, or whose name another device has, until the teacher says who they
@@ -41,6 +44,8 @@ final readonly class Doorway implements PurgesExpired
         private StudentDeviceStore $devices,
         private Roster $roster,
         private ClockInterface $clock,
+        private Transaction $transaction,
+        private EventDispatcherInterface $events,
     ) {
     }
 
@@ -55,7 +60,7 @@ final readonly class Doorway implements PurgesExpired
      */
     public function wait(string $classId, string $typed, string $token, ?string $meant, string $address): string
     {
-        return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant, $address): string {
+        return $this->transaction->run(function () use ($classId, $typed, $token, $meant, $address): string {
             $class = $this->em->find(SchoolClass::class, $classId) ?? throw RosterRefused::missing();
             // found and locked in one, an entity that is here already would be read anew
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
@@ -139,7 +144,7 @@ final readonly class Doorway implements PurgesExpired
      */
     public function shutOut(SchoolClass $class): void
     {
-        $this->em->wrapInTransaction(function () use ($class): void {
+        $this->transaction->run(function () use ($class): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $class->strangersOutUntil = $this->clock->now()->modify(self::SHUT);
             foreach (
@@ -149,13 +154,16 @@ final readonly class Doorway implements PurgesExpired
             ) {
                 $guest->refused = true;
             }
+            $this->events->dispatch(new Arrivals($class->id));
         });
     }
 
     public function letStrangersWait(SchoolClass $class): void
     {
-        $class->strangersOutUntil = null;
-        $this->em->flush();
+        $this->transaction->run(function () use ($class): void {
+            $class->strangersOutUntil = null;
+            $this->events->dispatch(new Arrivals($class->id));
+        });
     }
 
     public function state(string $token): DoorState
@@ -204,6 +212,14 @@ final readonly class Doorway implements PurgesExpired
      */
     public function thisIs(SchoolClass $class, string $guestId, string $studentId): void
     {
+        $this->transaction->run(function () use ($class, $guestId, $studentId): void {
+            $this->letIn($class, $guestId, $studentId);
+            $this->events->dispatch(new Arrivals($class->id));
+        });
+    }
+
+    private function letIn(SchoolClass $class, string $guestId, string $studentId): void
+    {
         $guest = $this->waitingGuest($class, $guestId);
         $student =
             $this->em
@@ -211,59 +227,58 @@ final readonly class Doorway implements PurgesExpired
                 ->findOneBy(['id' => $studentId, 'class' => $class, 'removedAt' => null]) ??
             throw RosterRefused::unusable('roster.not_on_list', 'student');
         $this->devices->assign($guest->tokenHash, $student->id);
-        $this->em->wrapInTransaction(function () use ($guest, $student): void {
-            $this->em->lock($guest->class, LockMode::PESSIMISTIC_WRITE);
-            $known = $this->em
-                ->getRepository(StudentAlias::class)
-                ->findOneBy(['student' => $student, 'name' => $guest->typed]);
-            if (null === $known && [] === NameMatch::find($guest->typed, [$student->id => [$student->name]])) {
-                $this->em->persist(new StudentAlias($student, $guest->typed));
-            }
-            $this->em->remove($guest);
-        });
+        $this->em->lock($guest->class, LockMode::PESSIMISTIC_WRITE);
+        $known = $this->em
+            ->getRepository(StudentAlias::class)
+            ->findOneBy(['student' => $student, 'name' => $guest->typed]);
+        if (null === $known && [] === NameMatch::find($guest->typed, [$student->id => [$student->name]])) {
+            $this->em->persist(new StudentAlias($student, $guest->typed));
+        }
+        $this->em->remove($guest);
+        $this->em->flush();
     }
 
     /**
      * Who waits comes in when the very name they typed has come onto the list since, or has been set free.
      */
-    public function letInByName(string $token): ?Student
+    public function letInByName(string $token): void
     {
         $guest = '' === $token ? null : $this->guest($token);
         if (null === $guest || $guest->refused || DoorMode::Open !== $guest->class->door) {
-            return null;
+            return;
         }
         try {
             $folded = StudentName::fromText($guest->typed)->folded();
         } catch (UnusableName) {
-            return null;
+            return;
         }
         $student = $this->em
             ->getRepository(Student::class)
             ->findOneBy(['class' => $guest->class, 'folded' => $folded, 'removedAt' => null]);
         if (null === $student || $this->devices->isTaken($student->id)) {
-            return null;
+            return;
         }
-        $this->thisIs($guest->class, $guest->id, $student->id);
-
-        return $student;
+        $this->transaction->run(function () use ($guest, $student): void {
+            $this->letIn($guest->class, $guest->id, $student->id);
+            $this->events->dispatch(new Arrivals($guest->class->id, $student->id));
+        });
     }
 
     /**
      * Everybody who waits and is clearly somebody of the list whose name nobody has is let in.
-     *
-     * @return list<string> ids of those who are in now
      */
-    public function letAllIn(SchoolClass $class): array
+    public function letAllIn(SchoolClass $class): void
     {
         $in = [];
         foreach ($this->forClass($class->id) as $guest) {
             if (null !== $guest->student && !$guest->taken && !\in_array($guest->student, $in, true)) {
-                $this->thisIs($class, $guest->id, $guest->student);
-                $in[] = $guest->student;
+                $in[] = $student = $guest->student;
+                $this->transaction->run(function () use ($class, $guest, $student): void {
+                    $this->letIn($class, $guest->id, $student);
+                    $this->events->dispatch(new Arrivals($class->id, $student));
+                });
             }
         }
-
-        return $in;
     }
 
     /**
@@ -271,15 +286,16 @@ final readonly class Doorway implements PurgesExpired
      *
      * @throws RosterRefused if somebody is called that already
      */
-    public function asGuest(SchoolClass $class, string $guestId): string
+    public function asGuest(SchoolClass $class, string $guestId): void
     {
         $typed = $this->waitingGuest($class, $guestId)->typed;
         $added =
             $this->roster->addGuest($class, $typed) ??
             throw RosterRefused::unusable('roster.door.guest_name', 'student');
-        $this->thisIs($class, $guestId, $added);
-
-        return $added;
+        $this->transaction->run(function () use ($class, $guestId, $added): void {
+            $this->letIn($class, $guestId, $added);
+            $this->events->dispatch(new Arrivals($class->id, $added));
+        });
     }
 
     /**
@@ -314,8 +330,10 @@ final readonly class Doorway implements PurgesExpired
 
     public function notNow(SchoolClass $class, string $guestId): void
     {
-        $this->waitingGuest($class, $guestId)->refused = true;
-        $this->em->flush();
+        $this->transaction->run(function () use ($class, $guestId): void {
+            $this->waitingGuest($class, $guestId)->refused = true;
+            $this->events->dispatch(new Arrivals($class->id));
+        });
     }
 
     public function forgetOld(): void
