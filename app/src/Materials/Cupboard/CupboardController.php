@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Cupboard;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
@@ -15,7 +14,7 @@ use FreshHuddle\App\Materials\Cupboard\File\ImportOriginal;
 use FreshHuddle\App\Materials\Cupboard\File\OriginalFile;
 use FreshHuddle\App\Materials\Cupboard\File\OriginalImporter;
 use FreshHuddle\App\Materials\Cupboard\File\OriginalPackage;
-use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
+use FreshHuddle\App\Materials\HandOut\Plan\RoundOriginals;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Response;
@@ -34,8 +33,7 @@ final readonly class CupboardController
         private CupboardReader $reader,
         private OriginalAccess $access,
         private LessonAccess $lessonAccess,
-        private HandOutPlan $plan,
-        private Transaction $transaction,
+        private RoundOriginals $originals,
         private Words $words,
         private OriginalFile $files,
         private OriginalPackage $packages,
@@ -104,12 +102,7 @@ final readonly class CupboardController
     ): OriginalView {
         $round = $this->lessonAccess->round($teacher, $id);
 
-        return $this->transaction->run(function () use ($teacher, $round, $request): OriginalView {
-            $master = $this->cupboard->add($teacher, $request);
-            $this->plan->append($round, $master);
-
-            return $this->cupboard->view($master);
-        });
+        return $this->cupboard->view($this->originals->add($teacher, $round, $request));
     }
 
     /** Shows a worksheet. */
