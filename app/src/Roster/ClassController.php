@@ -14,14 +14,11 @@ use FreshHuddle\App\Roster\Export\OneRosterPackage;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
 use FreshHuddle\App\Roster\Import\ImportView;
-use FreshHuddle\App\Roster\Import\PastedListView;
-use FreshHuddle\App\Roster\Import\PasteNames;
 use FreshHuddle\App\Roster\Rule\ClassRules;
 use FreshHuddle\App\Roster\Rule\MakeRule;
 use FreshHuddle\App\Roster\Rule\RuleMade;
 use FreshHuddle\App\Roster\Rule\Wishes;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
-use FreshHuddle\App\Words\Words;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -46,7 +43,6 @@ final readonly class ClassController
         private ClassExport $export,
         private OneRosterPackage $oneRoster,
         private ClassAccess $classAccess,
-        private Words $words,
     ) {
     }
 
@@ -90,21 +86,6 @@ final readonly class ClassController
         $this->roster->rename($class, $request->name);
 
         return $this->views->view($class);
-    }
-
-    /** Adds a student. */
-    #[Route('/classes/{id}/students', methods: ['POST'])]
-    public function add(
-        #[CurrentUser]
-        Teacher $teacher,
-        string $id,
-        #[Body(self::LIST)]
-        PasteNames $request,
-    ): PastedListView {
-        return PastedListView::fromList(
-            $this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names),
-            $this->words,
-        );
     }
 
     /** Fills one column for many students at once. */

@@ -93,33 +93,6 @@ final readonly class Roster
     }
 
     /**
-     * Adds the names that are not in the class yet.
-     *
-     * @throws RosterRefused if that would be too many; then nothing is added
-     */
-    public function add(SchoolClass $class, string $pasted): PastedList
-    {
-        $list = $this->transaction->run(function () use ($class, $pasted): PastedList {
-            $list = $this->transaction->run(function () use ($class, $pasted): PastedList {
-                $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-                $list = $this->read($pasted, $this->names($class));
-                $last = $this->em
-                    ->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')
-                    ->setParameter('class', $class)
-                    ->getSingleScalarResult();
-                $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
-
-                return $list;
-            });
-            $this->events->dispatch(new ClassChanged($class->id));
-
-            return $list;
-        });
-
-        return $list;
-    }
-
-    /**
      * @return string|null id of who was put on the list under this name, marked as a guest; null if somebody is called
      *                     that already
      */
@@ -139,6 +112,26 @@ final readonly class Roster
         }
 
         return $student?->id;
+    }
+
+    /**
+     * Adds the names that are not in the class yet.
+     *
+     * @throws RosterRefused if that would be too many; then nothing is added
+     */
+    private function add(SchoolClass $class, string $pasted): void
+    {
+        $this->transaction->run(function () use ($class, $pasted): void {
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+            $list = $this->read($pasted, $this->names($class));
+            $last = $this->em
+                ->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')
+                ->setParameter('class', $class)
+                ->getSingleScalarResult();
+            $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
+            $this->em->flush();
+            $this->events->dispatch(new ClassChanged($class->id));
+        });
     }
 
     /**
@@ -180,12 +173,11 @@ final readonly class Roster
     public function editStudent(Student $student, EditStudent $edit): void
     {
         $this->transaction->run(function () use ($student, $edit): void {
-            $this->transaction->run(function () use ($student, $edit): void {
-                // Whoever edits the same student at the same moment comes after, and sees what was done.
-                $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
-                $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
-                $this->write($student, $edit);
-            });
+            // Whoever edits the same student at the same moment comes after, and sees what was done.
+            $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
+            $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
+            $this->write($student, $edit);
+            $this->em->flush();
             $this->events->dispatch(new ClassChanged($student->class->id));
         });
     }
@@ -198,27 +190,26 @@ final readonly class Roster
     public function fillColumn(SchoolClass $class, FillColumn $fill): void
     {
         $this->transaction->run(function () use ($class, $fill): void {
-            $this->transaction->run(function () use ($class, $fill): void {
-                $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-                $students = [];
-                foreach ($this->students($class) as $student) {
-                    $students[$student->id] = $student;
-                }
-                foreach ($fill->cells as $i => $cell) {
-                    if (null === $fill->attribute && mb_strlen(trim($cell->value)) > Student::LONGEST_TABLE) {
-                        throw RosterRefused::unusable(
-                            'roster.table_too_long',
-                            "cells[{$i}].value",
-                            ['most' => Student::LONGEST_TABLE],
-                        );
-                    }
-                    $this->write(
-                        $students[$cell->student] ??
-                            throw RosterRefused::unusable('roster.not_on_list', "cells[{$i}].student"),
-                        $fill->edit($cell),
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+            $students = [];
+            foreach ($this->students($class) as $student) {
+                $students[$student->id] = $student;
+            }
+            foreach ($fill->cells as $i => $cell) {
+                if (null === $fill->attribute && mb_strlen(trim($cell->value)) > Student::LONGEST_TABLE) {
+                    throw RosterRefused::unusable(
+                        'roster.table_too_long',
+                        "cells[{$i}].value",
+                        ['most' => Student::LONGEST_TABLE],
                     );
                 }
-            });
+                $this->write(
+                    $students[$cell->student] ??
+                        throw RosterRefused::unusable('roster.not_on_list', "cells[{$i}].student"),
+                    $fill->edit($cell),
+                );
+            }
+            $this->em->flush();
             $this->events->dispatch(new ClassChanged($class->id));
         });
     }
@@ -359,13 +350,12 @@ final readonly class Roster
             return;
         }
         $this->transaction->run(function () use ($student): void {
-            $this->transaction->run(function () use ($student): void {
-                $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
-                if ([] === $this->read($student->name, $this->names($student->class))->names()) {
-                    throw RosterRefused::unusable('roster.back_already', null, ['name' => $student->name]);
-                }
-                $student->removedAt = null;
-            });
+            $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
+            if ([] === $this->read($student->name, $this->names($student->class))->names()) {
+                throw RosterRefused::unusable('roster.back_already', null, ['name' => $student->name]);
+            }
+            $student->removedAt = null;
+            $this->em->flush();
             $this->events->dispatch(new ClassChanged($student->class->id));
         });
     }

@@ -25,7 +25,7 @@ final class FinishedLessonTest extends AppTestCase
         $this->edit($next, ['kind' => 'seat', 'student' => $student, 'group' => $other]);
         $this->edit($next, ['kind' => 'rename', 'group' => $other, 'name' => 'Saltmarsh']);
         $this->ask('PATCH', "/api/staff/students/{$student}", ['name' => 'Renamed Since'])->is(204);
-        $this->ask('POST', '/api/staff/classes/'.$over->text('classId').'/students', ['names' => 'Newcomer']);
+        $this->ask('POST', '/api/staff/classes/'.$over->text('classId').'/import', ['text' => "Name\nNewcomer"]);
         $this->work();
 
         $after = $this->again($over);

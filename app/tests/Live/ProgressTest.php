@@ -34,7 +34,7 @@ final class ProgressTest extends AppTestCase
             'from' => $lesson->text('id'),
             'groups' => 'same',
         ])->is(200);
-        $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200);
+        $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies')->is(200);
         $next = $this->out($next);
         $group = $next->at('signals.0');
         self::assertIsArray($group);

@@ -248,7 +248,7 @@ final class AloneWorkTest extends AppTestCase
         $this->teach('callBack', 0)->is(200);
         $this->teach('end')->is(200);
         $next = $this->next('same');
-        $this->ask('POST', "/api/staff/rounds/{$next->text('round.id')}/copies/go-on")->is(200);
+        $this->ask('POST', "/api/staff/rounds/{$next->text('round.id')}/copies")->is(200);
         $notes = [];
         foreach ($this->ask('GET', "/api/staff/rounds/{$next->text('round.id')}/copies")->list('') as $copy) {
             \assert(\is_array($copy) && \is_array($copy['notes']));

@@ -385,7 +385,7 @@ final class WritingTest extends AppTestCase
             'from' => $this->lesson->text('id'),
         ])->is(200);
         self::assertSame([1, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
-        $made = $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200);
+        $made = $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies')->is(200);
         self::assertSame(1, $made->int('made'));
         $now = $this->lessonNow($next);
         self::assertSame(
@@ -420,7 +420,7 @@ final class WritingTest extends AppTestCase
         );
         self::assertSame(
             0,
-            $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')
+            $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies')
                 ->is(200)
                 ->int('made'),
             'pressed twice it is done once',

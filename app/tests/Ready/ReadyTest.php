@@ -40,8 +40,8 @@ final class ReadyTest extends AppTestCase
     public function test_an_absent_student_and_a_late_one_are_found_and_mended(): void
     {
         $this->ready();
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', [
-            'names' => 'Late Lin',
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/import', [
+            'text' => "Name\nLate Lin",
         ])->is(200);
         self::assertSame(['withoutSeat' => 'Fix the groups'], $this->stops());
         $this->mend();
@@ -118,8 +118,8 @@ final class ReadyTest extends AppTestCase
         $this->ready();
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', [
-            'names' => 'Late Lin',
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/import', [
+            'text' => "Name\nLate Lin",
         ]);
         self::assertSame([], $this->again()->list('findings'));
     }

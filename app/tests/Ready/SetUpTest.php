@@ -77,8 +77,8 @@ final class SetUpTest extends AppTestCase
         $digest = $this->list()->text('digest');
         $this->swap();
         $this->ask('PATCH', '/api/staff/groupings/'.$this->lesson->text('floor.id'), ['name' => 'Tides']);
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', [
-            'names' => 'Late Lin',
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/import', [
+            'text' => "Name\nLate Lin",
         ]);
         self::assertSame(
             $digest,

@@ -575,23 +575,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/staff/classes/{id}/students": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Adds a student */
-        post: operations["classAdd"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/staff/copies/{id}/notes": {
         parameters: {
             query?: never;
@@ -743,23 +726,6 @@ export interface paths {
         get: operations["groupingExport"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/staff/groupings/{id}/judge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Says how well groups meet the goals and rules */
-        post: operations["proposalJudge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1584,23 +1550,6 @@ export interface paths {
         put?: never;
         /** Brings changes of the worksheets into the copies */
         post: operations["handOutBring"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/staff/rounds/{id}/copies/go-on": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Makes copies that go on from the work of the lesson before */
-        post: operations["handOutGoOn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3119,9 +3068,6 @@ export interface components {
             pass?: string | null;
             wait?: boolean;
         };
-        JudgeRequest: {
-            settings: components["schemas"]["DeskSettings"];
-        };
         LessonHint: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -3460,28 +3406,12 @@ export interface components {
         PasteLinks: {
             text: string;
         };
-        PasteNames: {
-            names: string;
-        };
-        /** @enum {string} */
-        PastedLineFate: "taken" | "header" | "doubled" | "known" | "refused";
-        PastedLineView: {
-            line: number;
-            text: string;
-            fate: components["schemas"]["PastedLineFate"];
-            name: string;
-            message: string;
-        };
         PastedLinkView: {
             line: number;
             shown: string;
             place: string | null;
             host: string | null;
             note: string | null;
-        };
-        PastedListView: {
-            taken: number;
-            lines: components["schemas"]["PastedLineView"][];
         };
         /** @enum {string} */
         Place: "inPlace" | "onTheWay" | "elsewhere" | "leftBehind" | "lost" | "excused";
@@ -5102,34 +5032,6 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    classAdd: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PasteNames"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PastedListView"];
-                };
-            };
-            "4XX": components["responses"]["Problem"];
-            default: components["responses"]["Problem"];
-        };
-    };
     marginWrite: {
         parameters: {
             query?: never;
@@ -5457,34 +5359,6 @@ export interface operations {
                     "application/pdf": string;
                     "text/csv": string;
                     "application/json": string;
-                };
-            };
-            "4XX": components["responses"]["Problem"];
-            default: components["responses"]["Problem"];
-        };
-    };
-    proposalJudge: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["JudgeRequest"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StandingsView"];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -6866,30 +6740,6 @@ export interface operations {
         };
     };
     handOutBring: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CopiesMade"];
-                };
-            };
-            "4XX": components["responses"]["Problem"];
-            default: components["responses"]["Problem"];
-        };
-    };
-    handOutGoOn: {
         parameters: {
             query?: never;
             header?: never;

@@ -13,8 +13,6 @@ use FreshHuddle\App\Grouping\GroupingAccess;
 use FreshHuddle\App\Grouping\Proposal\Repair\Repairer;
 use FreshHuddle\App\Grouping\Proposal\Repair\RepairView;
 use FreshHuddle\App\Grouping\Proposal\Why\Judge;
-use FreshHuddle\App\Grouping\Proposal\Why\JudgeRequest;
-use FreshHuddle\App\Grouping\Proposal\Why\StandingsView;
 use FreshHuddle\App\Grouping\Proposal\Why\WhyRequest;
 use FreshHuddle\App\Grouping\Proposal\Why\WhyView;
 use FreshHuddle\App\Http\Body\Body;
@@ -77,18 +75,6 @@ final readonly class ProposalController
         TakeRequest $request,
     ): FloorView {
         return $this->applier->apply($this->groupingAccess->grouping($teacher, $id), $request);
-    }
-
-    /** Says how well groups meet the goals and rules. */
-    #[Route('/judge', methods: ['POST'])]
-    #[ForAssistants]
-    public function judge(#[CurrentUser] Teacher $teacher, string $id, #[Body] JudgeRequest $request): StandingsView
-    {
-        return $this->judge->standings(
-            $this->groupingAccess->grouping($teacher, $id),
-            $this->floors->now($id),
-            $request->settings,
-        );
     }
 
     /** Says why a student sits where they sit, and what a move would mean. */

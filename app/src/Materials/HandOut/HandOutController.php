@@ -65,14 +65,6 @@ final readonly class HandOutController
         return $this->handOuts->makeCopies($this->lessonAccess->round($teacher, $id));
     }
 
-    /** Makes copies that go on from the work of the lesson before. */
-    #[Route('/rounds/{id}/copies/go-on', methods: ['POST'])]
-    #[ForAssistants]
-    public function goOn(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
-    {
-        return $this->handOuts->makeCopies($this->lessonAccess->round($teacher, $id), true);
-    }
-
     /**
      * Says what has changed in the worksheets since the copies were made.
      *

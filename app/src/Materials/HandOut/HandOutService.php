@@ -43,14 +43,13 @@ final readonly class HandOutService
     }
 
     /**
-     * Makes the copies that are missing and brings the others up to date where nobody has written yet.
-     *
-     * @param bool $goOn new copies begin with what was written in the lesson this one was begun from; pages that have
-     *     come to the original since are added
+     * Makes the copies that are missing and brings the others up to date where nobody has written yet. New ones begin
+     * with what was written in the lesson this one was begun from; pages that have come to the original since are
+     * added.
      *
      * @throws MaterialsRefused while there is nothing to hand out, nobody to get it, or an original is not finished
      */
-    public function makeCopies(Round $round, bool $goOn = false): CopiesMade
+    public function makeCopies(Round $round): CopiesMade
     {
         $floor = $this->floors->now($round->grouping->id);
         $rows = array_filter(
@@ -74,7 +73,7 @@ final readonly class HandOutService
         $kept = [];
         foreach ($rows as $row) {
             [$more, $newer, $left] = $this->transaction->run(
-                fn (): array => $this->maker->makeRow($round, $row, $floor, $goOn),
+                fn (): array => $this->maker->makeRow($round, $row, $floor),
             );
             $made += $more;
             $brought += $newer;
@@ -103,7 +102,7 @@ final readonly class HandOutService
                     && null === $this->cupboard->original($this->plan->original($row))->unfinished()
                 ) {
                     $floor = $this->floors->now($round->grouping->id);
-                    $this->transaction->run(fn (): array => $this->maker->makeRow($round, $row, $floor, true));
+                    $this->transaction->run(fn (): array => $this->maker->makeRow($round, $row, $floor));
                 }
             }
         }
@@ -126,7 +125,7 @@ final readonly class HandOutService
             if (null !== $unfinished) {
                 throw MaterialsRefused::because($unfinished->says, 'blocks');
             }
-            $this->transaction->run(fn (): array => $this->maker->makeRow($round, $row, $floor, true));
+            $this->transaction->run(fn (): array => $this->maker->makeRow($round, $row, $floor));
         }
     }
 

@@ -64,27 +64,24 @@ final readonly class ClassImport
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
         $plan = $this->transaction->run(function () use ($class, $sheet, $columns): ImportPlan {
-            $plan = $this->transaction->run(function () use ($class, $sheet, $columns): ImportPlan {
-                $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-                $students = $this->students($class);
-                $plan = $this->plan($sheet, $columns, $students);
-                $position =
-                    [] === $students
-                        ? 0
-                        : max(array_map(static fn (Student $student): int => $student->position, $students));
-                foreach ($plan->lines as $line) {
-                    if (null === $line->record || ImportFate::Same === $line->fate) {
-                        continue;
-                    }
-                    $student =
-                        $students[$line->student ?? ''] ??
-                        new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
-                    $student->fill($line->record);
-                    $this->em->persist($student);
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+            $students = $this->students($class);
+            $plan = $this->plan($sheet, $columns, $students);
+            $position =
+                [] === $students
+                    ? 0
+                    : max(array_map(static fn (Student $student): int => $student->position, $students));
+            foreach ($plan->lines as $line) {
+                if (null === $line->record || ImportFate::Same === $line->fate) {
+                    continue;
                 }
-
-                return $plan;
-            });
+                $student =
+                    $students[$line->student ?? ''] ??
+                    new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
+                $student->fill($line->record);
+                $this->em->persist($student);
+            }
+            $this->em->flush();
             $this->events->dispatch(new ClassChanged($class->id));
 
             return $plan;

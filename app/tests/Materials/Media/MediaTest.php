@@ -267,7 +267,7 @@ final class MediaTest extends AppTestCase
         self::assertSame([3, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
         self::assertSame(
             3,
-            $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')
+            $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies')
                 ->is(200)
                 ->int('made'),
         );

@@ -31,18 +31,17 @@ final readonly class CopyMaker
     }
 
     /**
-     * Makes what is missing, and brings up to date where nobody has written yet.
-     *
-     * @param bool $goOn new copies begin with what was written in the lesson this one was begun from
+     * Makes what is missing, and brings up to date where nobody has written yet. New copies begin with what was written
+     * in the lesson this one was begun from.
      *
      * @return array{int, int, list<string>} how many were made, how many brought up to date, and the names of those
      *     left alone because somebody has written in them
      */
-    public function makeRow(Round $round, HandOutRow $row, Floor $floor, bool $goOn): array
+    public function makeRow(Round $round, HandOutRow $row, Floor $floor): array
     {
         $master = $this->plan->original($row);
         $original = $this->cupboard->original($master);
-        $earlier = $goOn && null !== $round->lesson->begunFrom ? $this->store->earlier($round->id, $master->id) : [];
+        $earlier = null !== $round->lesson->begunFrom ? $this->store->earlier($round->id, $master->id) : [];
         $pages = [];
         $copies = [];
         foreach ($this->due->forHandOut($row, $floor, null, $round->lesson->class) as $due) {
