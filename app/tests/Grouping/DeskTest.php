@@ -225,10 +225,10 @@ final class DeskTest extends AppTestCase
         foreach ([$one, $two] as $absent) {
             $this->ask('PATCH', "/api/staff/students/{$absent}", ['absent' => true]);
         }
-        $late = $this->ask('POST', "/api/staff/classes/{$this->classId}/students", ['names' => 'Late Comer'])->is(
+        $late = $this->ask('POST', "/api/staff/classes/{$this->classId}/import", ['text' => "Name\nLate Comer"])->is(
             200,
         );
-        self::assertSame(1, $late->int('taken'));
+        self::assertSame(1, $late->int('added'));
         $repair = $this->ask('POST', $this->desk.'/repair')->is(200);
         self::assertSame([], $repair->list('moves'), 'the late student saves the group of one');
         self::assertSame('Group 1', $repair->text('arrivals.0.to'));

@@ -123,7 +123,7 @@ final class AloneWorkTest extends AppTestCase
     {
         $this->teach('sendOut')->is(200);
         $class = $this->lesson->text('classId');
-        $this->ask('POST', "/api/staff/classes/{$class}/students", ['names' => 'Late Comer'])->is(200);
+        $this->ask('POST', "/api/staff/classes/{$class}/import", ['text' => "Name\nLate Comer"])->is(200);
         $late = $this->db()->fetchOne("SELECT id FROM student WHERE name = 'Late Comer'");
         self::assertIsString($late);
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
@@ -141,7 +141,7 @@ final class AloneWorkTest extends AppTestCase
     public function test_a_student_without_a_seat_works_alone_like_everybody(): void
     {
         $class = $this->lesson->text('classId');
-        $this->ask('POST', "/api/staff/classes/{$class}/students", ['names' => 'Seat Less'])->is(200);
+        $this->ask('POST', "/api/staff/classes/{$class}/import", ['text' => "Name\nSeat Less"])->is(200);
         $student = $this->db()->fetchOne("SELECT id FROM student WHERE name = 'Seat Less'");
         self::assertIsString($student);
         $device = $this->join($this->again(), $student);

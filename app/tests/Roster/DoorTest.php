@@ -335,7 +335,7 @@ final class DoorTest extends AppTestCase
         $device = $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue() ?? '';
         self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'));
         $this->asTeacher();
-        $this->ask('POST', "/api/staff/classes/{$this->classId}/students", ['names' => 'Noor  HADDAD'])->is(200);
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/import", ['text' => "Name\nNoor  HADDAD"])->is(200);
         $this->asStudent($device);
         self::assertSame('in', $this->ask('GET', '/api/student/door')->text('state'));
         self::assertSame('Noor HADDAD', $this->ask('GET', '/api/student/now')->text('name'));

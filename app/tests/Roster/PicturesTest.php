@@ -21,7 +21,7 @@ final class PicturesTest extends AppTestCase
         self::assertSame(range(0, 5), array_values($before));
         $gone = (string) array_key_first($before);
         $this->ask('DELETE', "/api/staff/students/{$gone}")->is(204);
-        $this->ask('POST', "/api/staff/classes/{$class}/students", ['names' => "Newcomer\nAnother"])->is(200);
+        $this->ask('POST', "/api/staff/classes/{$class}/import", ['text' => "Name\nNewcomer\nAnother"])->is(200);
         $after = $this->pictures($class);
         self::assertSame(
             \array_slice($before, 1, null, true),

@@ -43,7 +43,7 @@ final class RosterTest extends AppTestCase
         $id = $this->make("Ada\nBen")->text('id');
         self::assertSame(
             1,
-            $this->ask('POST', "/api/staff/classes/{$id}/students", ['names' => "Ben\nChi"])->int('taken'),
+            $this->ask('POST', "/api/staff/classes/{$id}/import", ['text' => "Name\nBen\nChi"])->int('same'),
         );
         self::assertSame(['Ada', 'Ben', 'Chi'], self::names($this->ask('GET', "/api/staff/classes/{$id}")));
     }
@@ -52,7 +52,7 @@ final class RosterTest extends AppTestCase
     {
         $names = implode("\n", array_map(static fn (int $i): string => "Student {$i}", range(1, 1_200)));
         $id = $this->make($names)->is(200)->text('id');
-        $this->ask('POST', "/api/staff/classes/{$id}/students", ['names' => "One\nTwo"])->is(422);
+        $this->ask('POST', "/api/staff/classes/{$id}/import", ['text' => "Name\nOne\nTwo"])->is(422);
         self::assertCount(1_200, self::names($this->ask('GET', "/api/staff/classes/{$id}")));
         self::assertSame(
             'names',
@@ -122,7 +122,7 @@ final class RosterTest extends AppTestCase
         $this->asTeacher($this->newTeacher('other@larkmouth.example'));
         $this->ask('GET', "/api/staff/classes/{$id}")->is(404);
         $this->ask('PATCH', "/api/staff/classes/{$id}", ['name' => 'Mine'])->is(404);
-        $this->ask('POST', "/api/staff/classes/{$id}/students", ['names' => 'Eve'])->is(404);
+        $this->ask('POST', "/api/staff/classes/{$id}/import", ['text' => "Name\nEve"])->is(404);
         $this->ask('POST', "/api/staff/classes/{$id}/lessons", ['title' => 'x', 'minutes' => 50])->is(404);
         $this->ask('PATCH', "/api/staff/students/{$ada}", ['name' => 'Eve'])->is(404);
         $this->ask('DELETE', "/api/staff/students/{$ada}")->is(404);

@@ -249,8 +249,8 @@ final class AtOnceTest extends TestCase
         $this->atOnce(
             array_fill(0, self::PRESSES, [
                 'POST',
-                "/api/staff/classes/{$class}/students",
-                ['names' => 'Zora Quill'],
+                "/api/staff/classes/{$class}/import",
+                ['text' => "Name\nZora Quill"],
                 $this->teacher,
             ]),
         );
