@@ -34,10 +34,10 @@ const CupboardPage = lazy(() =>
 const OriginalPage = lazy(() =>
   import('./areas/materials/cupboard/CupboardPage').then((file) => ({ default: file.OriginalPage })),
 );
-const WallPage = lazy(() => import('./areas/live/wall/WallPage').then((file) => ({ default: file.WallPage })));
+const WallPage = lazy(() => import('./areas/debrief/wall/ClassPage').then((file) => ({ default: file.WallPage })));
 const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
-const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
+const LessonPage = lazy(() => import('./areas/debrief/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 const probeEvery = 2_000;
 

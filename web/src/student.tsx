@@ -2,6 +2,7 @@ import { StrictMode } from 'react';
 import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 import { earlyStatus, nobody } from './api/early';
+import { AroundPage } from './areas/debrief/student/AroundPage';
 import { StudentApp } from './areas/live/student/StudentApp';
 import './styles.css';
 import { keepAssets } from './keepAssets';
@@ -19,7 +20,7 @@ async function begin(page: HTMLElement): Promise<void> {
   flushSync(() => {
     root.render(
       <StrictMode>
-        <StudentApp outside={status === nobody} typed={field?.value ?? ''} />
+        <StudentApp outside={status === nobody} typed={field?.value ?? ''} Around={AroundPage} />
       </StrictMode>,
     );
   });

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Lesson;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\Core\Lesson\LessonTime;
 
 /**
@@ -40,6 +41,10 @@ class Lesson
     /** How often the address of its class page has been renewed. */
     #[ORM\Column(options: ['default' => 0])]
     public int $classPageNumber = 0;
+
+    /** Where its class page listens (Channel). */
+    #[ORM\Column(length: 32)]
+    public string $classPageChannel;
 
     /** The segment it is in; null before it has begun. */
     #[ORM\ManyToOne, ORM\JoinColumn(name: 'segment_id', nullable: true, onDelete: 'SET NULL')]
@@ -84,6 +89,7 @@ class Lesson
         #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
         public ?\DateTimeImmutable $startsAt,
     ) {
+        $this->classPageChannel = Channel::fresh();
     }
 
     /**

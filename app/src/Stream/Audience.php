@@ -51,12 +51,21 @@ final readonly class Audience
     }
 
     /**
+     * Pages on the wall that show a lesson: whoever has their address hears them. Nothing of one group belongs here
+     * that is not shown to everybody.
+     */
+    public static function classPage(string $lessonId): self
+    {
+        return new self(AudienceKind::ClassPage, $lessonId);
+    }
+
+    /**
      * @return array<string, string> what the message is about, for a page that hears of several things
      */
     public function subject(): array
     {
         return match ($this->kind) {
-            AudienceKind::Staff, AudienceKind::Everybody => ['lesson' => $this->id],
+            AudienceKind::Staff, AudienceKind::Everybody, AudienceKind::ClassPage => ['lesson' => $this->id],
             AudienceKind::Desk => ['grouping' => $this->id],
             AudienceKind::SchoolClass, AudienceKind::Student => [],
         };

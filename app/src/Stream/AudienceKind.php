@@ -18,4 +18,6 @@ enum AudienceKind: string
     /** All students of a class. */
     case SchoolClass = 'class';
     case Student = 'student';
+    /** The pages that show a lesson on the wall. */
+    case ClassPage = 'classPage';
 }

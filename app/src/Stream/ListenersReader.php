@@ -73,6 +73,7 @@ final readonly class ListenersReader
             AudienceKind::Everybody => Audience::everybody($id),
             AudienceKind::SchoolClass => Audience::schoolClass($id),
             AudienceKind::Student => Audience::student($id),
+            AudienceKind::ClassPage => Audience::classPage($id),
         };
     }
 }

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Stream;
 use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Stream\Message\EndMessage;
 use FreshHuddle\App\Stream\Message\StreamMessage;
+use FreshHuddle\App\Stream\Message\UnstoredMessage;
 use Psr\Log\LoggerInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
@@ -20,6 +21,8 @@ final readonly class Stream
 {
     /** nchan takes up to 255 in one post. */
     private const MOST_CHANNELS_A_POST = 200;
+    /** A device listens at its channel, and at the one of this name for what is not stored. */
+    private const UNSTORED = '-now';
 
     public function __construct(
         private HttpClientInterface $streamClient,
@@ -48,7 +51,12 @@ final readonly class Stream
                 self::body($message) + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR),
                 \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,
             );
-            array_push($sent, ...$this->post('POST', $channels, $body));
+            array_push(
+                $sent,
+                ...$message instanceof UnstoredMessage
+                    ? $this->post('/publish-unstored', 'POST', self::unstored($channels), $body)
+                    : $this->post('/publish', 'POST', $channels, $body),
+            );
         }
         $this->wait($sent);
     }
@@ -62,8 +70,11 @@ final readonly class Stream
     {
         $this->transaction->afterCommit(function () use ($channels): void {
             $body = json_encode(self::body(new EndMessage()), \JSON_THROW_ON_ERROR);
-            $this->wait($this->post('POST', $channels, $body));
-            $this->wait($this->post('DELETE', $channels, null));
+            $this->wait($this->post('/publish', 'POST', $channels, $body));
+            $this->wait([
+                ...$this->post('/publish', 'DELETE', $channels, null),
+                ...$this->post('/publish-unstored', 'DELETE', self::unstored($channels), null),
+            ]);
         });
     }
 
@@ -78,14 +89,24 @@ final readonly class Stream
     /**
      * @param list<string> $channels
      *
+     * @return list<string>
+     */
+    private static function unstored(array $channels): array
+    {
+        return array_map(static fn (string $channel): string => $channel.self::UNSTORED, $channels);
+    }
+
+    /**
+     * @param list<string> $channels
+     *
      * @return list<ResponseInterface>
      */
-    private function post(string $method, array $channels, ?string $body): array
+    private function post(string $path, string $method, array $channels, ?string $body): array
     {
         return array_map(
             fn (array $some): ResponseInterface => $this->streamClient->request(
                 $method,
-                '/publish?c='.implode(',', $some),
+                $path.'?c='.implode(',', $some),
                 [
                     'body' => $body,
                     'headers' => ['Content-Type' => 'application/json'],

@@ -81,7 +81,7 @@ final class PrivacyMatrixTest extends AppTestCase
      */
     public static function phases(): iterable
     {
-        foreach (self::PHASES as $phase) {
+        foreach ([...self::PHASES, 'heldUp', 'putDown'] as $phase) {
             yield $phase => [$phase];
         }
     }
@@ -91,6 +91,10 @@ final class PrivacyMatrixTest extends AppTestCase
     {
         $this->bringTo($phase);
         $forbidden = [...$this->namesOf(1), ...$this->namesOf(2), ...'planned' === $phase ? $this->namesOf(0) : []];
+        if ('heldUp' === $phase) {
+            // What is shown is for all, and nothing of whose it is.
+            $forbidden = array_diff($forbidden, [self::SECRET]);
+        }
         $this->asStudent($this->me);
         $asked = 0;
         foreach ($this->service(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
@@ -130,6 +134,25 @@ final class PrivacyMatrixTest extends AppTestCase
             }
         }
         self::assertGreaterThan(80, $asked);
+    }
+
+    public function test_what_is_shown_to_everybody_is_heard_without_names_and_stays_nowhere_in_the_stream(): void
+    {
+        $heard = $this->open($this->me);
+        self::assertSame(1, preg_match('/^id: (\S+)$/m', $this->heard($heard, 'first'), $first));
+        $this->bringTo('heldUp');
+        $during = $this->heard($heard, 'shown');
+        self::assertStringContainsString('"kind":"debriefNow"', $during);
+        self::assertStringContainsString(self::SECRET, $during, 'everybody sees it at once');
+        foreach (array_diff($this->namesOf(1), [self::SECRET]) as $secret) {
+            self::assertStringNotContainsString($secret, $during);
+        }
+        $this->asTeacher();
+        $this->ask('DELETE', '/api/staff/lessons/'.$this->lesson->text('id').'/debrief/shown')->is(200);
+        // Whoever comes back to the stream from before, as after a line that was cut, is told what they have missed.
+        $missed = $this->heard($this->open($this->me, $first[1]), 'last');
+        self::assertStringContainsString('"kind":"debrief"', $missed, 'that there was something');
+        self::assertStringNotContainsString(self::SECRET, $missed, 'and not what it was');
     }
 
     public function test_the_stream_of_a_student_carries_nothing_of_others_from_the_first_to_the_last(): void
@@ -179,13 +202,18 @@ final class PrivacyMatrixTest extends AppTestCase
                 'place' => 'main',
             ]),
             'comingBack' => $this->give(['kind' => 'callBack', 'seconds' => 120]),
-            'back' => $this->give(['kind' => 'callBack', 'seconds' => 0]),
+            'back', 'heldUp', 'putDown' => $this->give(['kind' => 'callBack', 'seconds' => 0]),
             default => null,
         };
-        if ('back' === $phase) {
-            $this->db()->executeStatement(
-                'UPDATE round SET back_at = out_at',
-            );
+        if (\in_array($phase, ['back', 'heldUp', 'putDown'], true)) {
+            $this->db()->executeStatement('UPDATE round SET back_at = out_at');
+        }
+        if (\in_array($phase, ['heldUp', 'putDown'], true)) {
+            $shown = '/api/staff/lessons/'.$this->lesson->text('id').'/debrief/shown';
+            $this->ask('POST', $shown, ['copy' => $this->copyOf(1), 'page' => 'page-1'])->is(200);
+            if ('putDown' === $phase) {
+                $this->ask('DELETE', $shown)->is(200);
+            }
         }
     }
 
@@ -325,9 +353,11 @@ final class PrivacyMatrixTest extends AppTestCase
     }
 
     /**
+     * @param string|null $from the last message that was heard; null: only what is said from now on
+     *
      * @return array{HttpClientInterface, ResponseInterface} the stream of a device, over the instance's own nginx
      */
-    private function open(string $cookie): array
+    private function open(string $cookie, ?string $from = null): array
     {
         $this->asStudent($cookie);
         $this->ask('GET', '/api/student/stream')->is(200);
@@ -337,7 +367,9 @@ final class PrivacyMatrixTest extends AppTestCase
         \assert(\is_string($channel));
         $base = $_ENV['PUBLIC_URL'] ?? null;
         self::assertIsString($base);
-        $client = HttpClient::create(['headers' => ['Accept' => 'text/event-stream']]);
+        $client = HttpClient::create([
+            'headers' => ['Accept' => 'text/event-stream'] + (null === $from ? [] : ['Last-Event-ID' => $from]),
+        ]);
         $response = $client->request('GET', $base.$this->service(StreamAddress::class)->forChannel($channel)->address, [
             'buffer' => false,
         ]);

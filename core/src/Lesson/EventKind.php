@@ -39,6 +39,20 @@ enum EventKind: string
     case PutBack = 'putBack';
     /** A student who is not where they should be is called there. */
     case Fetched = 'fetched';
+    /** A student is asked to speak. */
+    case CalledOn = 'calledOn';
+    /** They answered. */
+    case CallAnswered = 'callAnswered';
+    /** They would rather not: it does not count. */
+    case CallPassed = 'callPassed';
+    /** A group's turn to report. */
+    case TurnBegun = 'turnBegun';
+    /** All groups that were to report have. */
+    case ShareOutDone = 'shareOutDone';
+    /** A piece of work is on every screen. */
+    case HeldUp = 'heldUp';
+    /** What was shown to everybody is gone from all screens. */
+    case PutDown = 'putDown';
 
     /**
      * Whether it concerns staff, and of students at most those its `to` names: other pages need not look again.
@@ -55,7 +69,10 @@ enum EventKind: string
             self::ChalkMarked,
             self::TakenAside,
             self::PutBack,
-            self::Fetched => true,
+            self::Fetched,
+            self::CalledOn,
+            self::CallAnswered,
+            self::CallPassed => true,
             default => false,
         };
     }

@@ -59,6 +59,25 @@ final readonly class BlockSettings
     }
 
     /**
+     * @param list<BlockItem> $items
+     */
+    public function withItems(array $items): self
+    {
+        return new self(
+            $items,
+            $this->heads,
+            $this->passage,
+            $this->address,
+            $this->alone,
+            $this->several,
+            $this->growing,
+            $this->shown,
+            $this->media,
+            $this->part,
+        );
+    }
+
+    /**
      * @param string $media an id; '' for none
      */
     public function withMedia(string $media): self

@@ -90,6 +90,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/class-page/{token}/debrief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows who reports, and work that is shown to everybody, on the class page */
+        get: operations["seenDebriefForClassPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/class-page/{token}/shown/media/{media}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives a picture of shown work to the class page */
+        get: operations["seenDebriefMediaForClassPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/class-page/{token}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Says where the class page listens */
+        get: operations["seenDebriefStreamForClassPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/calendar": {
         parameters: {
             query?: never;
@@ -1073,6 +1124,111 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows who reports, what is shown to everybody and who was called on */
+        get: operations["debriefShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/calls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Calls on somebody, fairly */
+        post: operations["debriefCallOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/calls/{call}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Says what came of calling on somebody */
+        patch: operations["debriefMarkCall"];
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Shows a piece of work to everybody */
+        post: operations["debriefHoldUp"];
+        /** Puts down what is shown to everybody */
+        delete: operations["debriefPutDown"];
+        options?: never;
+        head?: never;
+        /** Changes how work is shown: with names, frozen, what is pointed at */
+        patch: operations["debriefEditShown"];
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Puts the groups of a share-out in order */
+        put: operations["debriefArrange"];
+        /** Goes on to the next group, or to a certain one */
+        post: operations["debriefBegin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/turns/{turn}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Gives a group more or less time */
+        patch: operations["debriefEditTurn"];
         trace?: never;
     };
     "/api/staff/lessons/{id}/log": {
@@ -2206,6 +2362,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/debrief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows who reports, and work that is shown to everybody */
+        get: operations["seenDebriefForStudent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/door": {
         parameters: {
             query?: never;
@@ -2359,6 +2532,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/shown/media/{media}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives a picture that stands in work that is shown to everybody */
+        get: operations["seenDebriefMediaForStudent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/sign": {
         parameters: {
             query?: never;
@@ -2445,6 +2635,10 @@ export interface components {
         ArchiveClass: {
             archived: boolean;
         };
+        ArrangeTurns: {
+            order: components["schemas"]["ReportOrder"];
+            groups?: string[];
+        };
         AsStudentView: {
             now: components["schemas"]["StudentNow"];
             sheets: components["schemas"]["SheetView"][];
@@ -2474,6 +2668,10 @@ export interface components {
         };
         BasedOn: {
             basedOn: number;
+        };
+        BeginTurn: {
+            now: string | null;
+            turn?: string | null;
         };
         BlockHtml: {
             block: string;
@@ -2523,11 +2721,22 @@ export interface components {
         };
         /** @enum {string} */
         CallAbout: "question" | "stuck" | "look" | "trouble" | "done";
+        CallOn: {
+            last: number;
+            group?: string | null;
+            role?: string;
+        };
+        /** @enum {string} */
+        CallState: "asked" | "answered" | "passed";
         CallView: {
             by: string;
             about: components["schemas"]["CallAbout"];
             at: number;
             seenAt: number | null;
+        };
+        CalledView: {
+            student: string;
+            name: string;
         };
         CarryOut: {
             digest: string;
@@ -2575,6 +2784,12 @@ export interface components {
             change: components["schemas"]["CopyChange"];
             what: string;
             copies: number;
+        };
+        ClassDebrief: {
+            revision: number;
+            report?: components["schemas"]["ReportView"] | null;
+            shown?: components["schemas"]["ShownView"] | null;
+            called?: components["schemas"]["CalledView"] | null;
         };
         ClassDoor: {
             className: string;
@@ -2678,6 +2893,44 @@ export interface components {
             remainder?: components["schemas"]["Remainder"];
             seed?: number | null;
             mix?: string | null;
+        };
+        DebriefHint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "debrief";
+            seq: number | null;
+            revision: number;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
+        DebriefMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "debriefNow";
+            seq: number | null;
+            debrief: components["schemas"]["ClassDebrief"];
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
+        DebriefView: {
+            revision: number;
+            reportOrder: components["schemas"]["ReportOrder"];
+            turns: components["schemas"]["TurnView"][];
+            calls: components["schemas"]["StudentCallView"][];
+            showsCalled: boolean;
+            showsNames: boolean;
+            shown: components["schemas"]["ShownView"] | null;
+            heldUp: components["schemas"]["HeldUpView"][];
+            roles: string[];
+            serverNow: number;
         };
         /** @enum {string} */
         DegreeUnit: "groups" | "students" | "pairs" | "share";
@@ -2817,6 +3070,12 @@ export interface components {
             groupingId?: string | null;
             notices?: components["schemas"]["PrepareNotice"][] | null;
         };
+        EditShown: {
+            names?: boolean | null;
+            frozen?: boolean | null;
+            position?: number | null;
+            pointer?: string | null;
+        };
         EditStudent: {
             name?: string | null;
             absent?: boolean | null;
@@ -2827,6 +3086,10 @@ export interface components {
             seatable?: boolean | null;
             email?: string | null;
             guest?: boolean | null;
+        };
+        EditTurn: {
+            share?: number | null;
+            endsAt?: number | null;
         };
         EffectView: {
             group: string;
@@ -2845,7 +3108,7 @@ export interface components {
             grouping?: string;
         };
         /** @enum {string} */
-        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched";
+        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched" | "calledOn" | "callAnswered" | "callPassed" | "turnBegun" | "shareOutDone" | "heldUp" | "putDown";
         /** @enum {string} */
         EvidenceKind: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
         FailedTaskView: {
@@ -2998,8 +3261,21 @@ export interface components {
             slips: components["schemas"]["Handout"][];
             bitByBit?: boolean;
         };
+        HeldUpView: {
+            copy: string;
+            page: string | null;
+            slot: string | null;
+            owner: string | null;
+        };
         /** @enum {string} */
         Help: "remind" | "take" | "fetch";
+        HoldUpWork: {
+            copy: string;
+            page?: string | null;
+            slot?: string | null;
+            owner?: string | null;
+            beside?: boolean;
+        };
         /** @enum {string} */
         ImportFate: "added" | "changed" | "same" | "refused";
         ImportLineView: {
@@ -3220,6 +3496,9 @@ export interface components {
         };
         MarkAbsent: {
             absent: boolean;
+        };
+        MarkCall: {
+            state: components["schemas"]["CallState"];
         };
         Mate: {
             id: string;
@@ -3497,6 +3776,19 @@ export interface components {
             conflicts: components["schemas"]["ConflictView"][];
         };
         /** @enum {string} */
+        ReportOrder: "drawn" | "byProgress" | "byHand";
+        ReportView: {
+            now: components["schemas"]["ReportingGroup"] | null;
+            next: components["schemas"]["ReportingGroup"] | null;
+            done: boolean;
+        };
+        ReportingGroup: {
+            id: string;
+            name: string;
+            mark: number;
+            endsAt: number | null;
+        };
+        /** @enum {string} */
         RoomLife: "round" | "grouping" | "standing";
         /** @enum {string} */
         RoomPurpose: "main" | "group" | "side";
@@ -3757,6 +4049,29 @@ export interface components {
             pages: components["schemas"]["PageView"][];
             html: components["schemas"]["BlockHtml"][];
         };
+        ShownAnswer: {
+            slot: string;
+            key: string;
+            name: string;
+            text: string;
+        };
+        ShownGroup: {
+            name: string;
+            mark: number | null;
+        };
+        ShownThing: {
+            title: string;
+            group: components["schemas"]["ShownGroup"] | null;
+            pages: components["schemas"]["PageView"][];
+            html: components["schemas"]["BlockHtml"][];
+            answers: components["schemas"]["ShownAnswer"][];
+            pointer: string;
+        };
+        ShownView: {
+            by: string;
+            frozen: boolean;
+            things: components["schemas"]["ShownThing"][];
+        };
         SignAnswer: {
             lesson: string | null;
             seq: number;
@@ -3842,6 +4157,15 @@ export interface components {
             address: string;
             forSeconds: number;
         };
+        StudentCallView: {
+            id: string;
+            number: number;
+            student: string;
+            name: string;
+            state: components["schemas"]["CallState"];
+            at: number;
+            current: boolean;
+        };
         StudentNow: {
             id: string;
             name: string;
@@ -3900,6 +4224,17 @@ export interface components {
         };
         TryStep: {
             position?: number | null;
+        };
+        TurnView: {
+            id: string;
+            groupId: string;
+            name: string;
+            mark: number;
+            share: number;
+            forMs: number;
+            begunAt: number | null;
+            endsAt: number | null;
+            endedAt: number | null;
         };
         UseView: {
             name: string;
@@ -4105,6 +4440,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClassPageView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenDebriefForClassPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassDebrief"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenDebriefMediaForClassPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+                media: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/*": string;
+                    "audio/*": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenDebriefStreamForClassPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamView"];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -5952,6 +6361,252 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefCallOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallOn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefMarkCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkCall"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefHoldUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldUpWork"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefPutDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefEditShown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditShown"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefArrange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangeTurns"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginTurn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefEditTurn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                turn: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditTurn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -7815,6 +8470,28 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    seenDebriefForStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassDebrief"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     doorState: {
         parameters: {
             query?: never;
@@ -8014,6 +8691,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentNow"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenDebriefMediaForStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                media: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/*": string;
+                    "audio/*": string;
                 };
             };
             "4XX": components["responses"]["Problem"];

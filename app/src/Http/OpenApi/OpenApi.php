@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Http\OpenApi;
 use FreshHuddle\App\Areas\AreaList;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\ResponseWithCookies;
+use FreshHuddle\App\Stream\Message\ClassPageMessage;
 use FreshHuddle\App\Stream\Message\StaffMessage;
 use FreshHuddle\App\Stream\Message\StreamMessage;
 use FreshHuddle\App\Stream\Message\StudentMessage;
@@ -171,10 +172,14 @@ final class OpenApi
      */
     private function stream(string $operation, array $tags, array $security): array
     {
-        $isForStaff = [['teacher' => []]] === $security;
+        $whose = match ($security) {
+            [] => ClassPageMessage::class,
+            [['teacher' => []]] => StaffMessage::class,
+            default => StudentMessage::class,
+        };
         $schemas = $mapping = [];
         foreach (StreamMessages::all() as $message) {
-            if (is_subclass_of($message, $isForStaff ? StaffMessage::class : StudentMessage::class)) {
+            if (is_subclass_of($message, $whose)) {
                 $schemas[] = $reference = $this->message($message);
                 $mapping[$message::kind()] = $reference['$ref'];
             }

@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\ClassPage;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\LessonNow;
-use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\Run\RunReader;
-use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Live\Student\StudentPage;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
@@ -32,15 +29,11 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
  */
 final readonly class ClassPageController
 {
-    public const WHAT = 'class page';
-
     public function __construct(
-        private SignedAddress $address,
-        private NowReader $lessons,
+        private ClassPageAccess $classPages,
         private ClassPageReader $reader,
         private Clock $clock,
         private LessonAccess $access,
-        private EntityManagerInterface $em,
         private WhereaboutsReader $whereabouts,
         private RunReader $runs,
     ) {
@@ -51,25 +44,14 @@ final readonly class ClassPageController
     #[ForAssistants]
     public function renew(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        ++$this->access->lesson($teacher, $id)->classPageNumber;
-        $this->em->flush();
+        $this->classPages->renew($this->access->lesson($teacher, $id));
     }
 
     /** Shows the class page to whoever has its address. */
     #[Route('/api/class-page/{token}', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
     public function show(string $token): ClassPageView
     {
-        $id = SignedAddress::id($token);
-        $lesson = null === $id ? null : $this->lessons->forLesson($id);
-        $number = null === $lesson ? null : $this->reader->number((string) $id);
-        if (
-            null === $id
-            || null === $lesson
-            || null === $number
-            || !$this->address->opens(self::WHAT, $id, $number, $token)
-        ) {
-            throw LiveRefused::missing();
-        }
+        $lesson = $this->classPages->lesson($token);
         $class = $this->reader->schoolClass($lesson->classId);
         $now = $this->clock->ms();
         $back = $this->whoIsBack($lesson, $now);

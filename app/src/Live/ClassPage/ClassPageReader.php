@@ -41,6 +41,13 @@ final readonly class ClassPageReader
         return \is_int($number) ? $number : null;
     }
 
+    public function channel(string $lessonId): string
+    {
+        $channel = $this->db->fetchOne('SELECT class_page_channel FROM lesson WHERE id = ?', [$lessonId]);
+
+        return \is_string($channel) ? $channel : throw new \LogicException('A lesson without a channel.');
+    }
+
     /**
      * @return list<ClassPageGroup> in order, those in which nobody sits among them
      */

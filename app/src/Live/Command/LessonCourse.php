@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Command;
 
+use FreshHuddle\App\Lesson\Event\LessonEnded;
 use FreshHuddle\App\Lesson\Event\SegmentBegun;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
@@ -59,6 +60,7 @@ final readonly class LessonCourse
     {
         $lesson->endedAt = $event->at;
         $this->roster->guestsLeave($lesson->class, $lesson->id);
+        $this->dispatcher->dispatch(new LessonEnded($lesson->id));
     }
 
     public function reopen(Lesson $lesson): void

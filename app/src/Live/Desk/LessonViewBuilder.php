@@ -9,7 +9,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Round\RoundView;
-use FreshHuddle\App\Live\ClassPage\ClassPageController;
+use FreshHuddle\App\Live\ClassPage\ClassPageAccess;
 use FreshHuddle\App\Materials\HandOut\AloneReader;
 use FreshHuddle\App\Ready\RoundPartsReader;
 use FreshHuddle\App\Rooms\Source\RoomSources;
@@ -90,7 +90,7 @@ final readonly class LessonViewBuilder
             $this->live->doorway($at),
             !$at->isOver && $class->strangersOut(new \DateTimeImmutable('@'.intdiv($at->now, 1_000))),
             $this->live->failed($at),
-            '/class-page/'.$this->address->create(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
+            '/class-page/'.$this->address->create(ClassPageAccess::WHAT, $lesson->id, $lesson->classPageNumber),
             $at->isOver ? null : AttributeView::toMixBy($at->students),
             $this->floor->partners($at),
             $lesson->talkOnly,

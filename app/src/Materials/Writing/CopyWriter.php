@@ -15,9 +15,6 @@ use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Roster\Student;
-use FreshHuddle\App\Stream\Audience;
-use FreshHuddle\App\Stream\Stream;
-use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\CopyOpen;
 use FreshHuddle\Core\Materials\CopyTime;
@@ -35,14 +32,11 @@ use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
  */
 final readonly class CopyWriter
 {
-    /** Above so many bytes only what changed goes out. */
-    private const LONG = 1_000;
-
     public function __construct(
         private SlotStore $store,
         private WorkReader $reader,
         private Pages $pages,
-        private Stream $stream,
+        private AnswerPublisher $publisher,
         private History $history,
         private EntityManagerInterface $em,
         private MediaReader $media,
@@ -156,7 +150,7 @@ final readonly class CopyWriter
             $save,
         );
         // Others see where it was written; the writer knows.
-        $this->tell(
+        $this->publisher->publish(
             $copyId,
             $copy,
             $block,
@@ -266,7 +260,7 @@ final readonly class CopyWriter
             throw MaterialsRefused::unusable('materials.not_now');
         }
         [$before, $answer] = $this->history->bringBack($this->copy($copyId), $slot, $owner, $studentId, $revision);
-        $this->tell($copyId, $copy, $block, $before, $answer);
+        $this->publisher->publish($copyId, $copy, $block, $before, $answer);
 
         return $answer;
     }
@@ -284,62 +278,15 @@ final readonly class CopyWriter
         [$before, $answer, $block] = $this->history->bringBack($copy, $slot, $owner, $teacherId, $revision);
         $now = $this->store->copy($copy->id);
         if (null !== $now) {
-            $this->tell($copy->id, $now, $block, $before, $answer);
+            $this->publisher->publish($copy->id, $now, $block, $before, $answer);
         }
 
         return $answer;
     }
 
-    /**
-     * @param array{lesson: string, way: HandOutWay, members: list<Member>, ...} $copy
-     */
-    private function tell(string $copyId, array $copy, Block $block, ?string $before, AnswerView $answer): void
-    {
-        if (null === $before) {
-            return;
-        }
-        $access = new SlotAccess($copy['members']);
-        $whoSees = array_values(
-            array_filter(
-                array_map(static fn (Member $member): string => $member->student, $copy['members']),
-                static fn (string $member): bool => $access->maySee($member, $block, $answer->owner),
-            ),
-        );
-        $this->stream->publish(
-            [Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $whoSees)],
-            self::message($copyId, $before, $answer),
-        );
-    }
-
     private function copy(string $id): WorkCopy
     {
         return $this->em->find(WorkCopy::class, $id) ?? throw MaterialsRefused::missing();
-    }
-
-    /**
-     * @return AnswerMessage|ChangeMessage the answer, or where it is long what has changed in it
-     */
-    private static function message(string $copyId, string $before, AnswerView $answer): AnswerMessage|ChangeMessage
-    {
-        if (\strlen($answer->text) <= self::LONG) {
-            return new AnswerMessage($copyId, $answer);
-        }
-        $splice = Splice::between($before, $answer->text);
-        $isShort = \strlen($splice->put) <= self::LONG;
-
-        return new ChangeMessage(
-            $copyId,
-            $answer->slot,
-            $answer->owner,
-            $answer->revision,
-            $answer->author,
-            $answer->at,
-            $answer->share,
-            $answer->caret,
-            $isShort ? $splice->at : null,
-            $isShort ? $splice->gone : null,
-            $isShort ? $splice->put : null,
-        );
     }
 
     /**

@@ -1,6 +1,7 @@
+// What a page of the teacher's hears.
 import { api, take } from '../client';
 import type { Message } from './message';
-import { listen, type StreamHandlers } from './stream';
+import { shareStream } from './sharedStream';
 
 /** What a page of the teacher's hears; each says what it is about. */
 export type StaffMessage =
@@ -8,34 +9,8 @@ export type StaffMessage =
   | Message<'DeskHint'>
   | Message<'AnswerMessage'>
   | Message<'ChangeMessage'>
-  | Message<'MarginMessage'>;
+  | Message<'MarginMessage'>
+  | Message<'DebriefHint'>;
 
-const listeners = new Set<StreamHandlers<StaffMessage>>();
-let stop: (() => void) | undefined;
-let connected = true;
-
-/** One stream for the whole window, whatever of it wants to hear. @returns how to stop hearing */
-export function hear(handlers: StreamHandlers<StaffMessage>): () => void {
-  listeners.add(handlers);
-  const all = (tell: (one: StreamHandlers<StaffMessage>) => void) => [...listeners].forEach(tell);
-  if (stop === undefined) {
-    stop = listen<StaffMessage>(() => take(api.GET('/api/staff/stream')), {
-      onMessage: (message) => all((one) => one.onMessage(message)),
-      onLookAgain: () => all((one) => one.onLookAgain()),
-      onConnected: (is) => {
-        connected = is;
-        all((one) => one.onConnected?.(is));
-      },
-    });
-  } else {
-    handlers.onConnected?.(connected);
-  }
-  return () => {
-    listeners.delete(handlers);
-    if (listeners.size === 0) {
-      stop?.();
-      stop = undefined;
-      connected = true;
-    }
-  };
-}
+/** One stream for the whole window. @returns how to stop hearing */
+export const hear = shareStream<StaffMessage>(() => take(api.GET('/api/staff/stream')));

@@ -10,6 +10,30 @@ import { timeText } from '../../words/when';
 
 type Entry = Schema['LogEntry'];
 
+/** What was done while the class talked about its work. */
+function lineOfDebrief(entry: Entry): string {
+  const group = entry.group ?? '';
+  const who = entry.student ?? '';
+  switch (entry.kind) {
+    case 'calledOn':
+      return m.round_log_calledOn({ who });
+    case 'callAnswered':
+      return m.round_log_callAnswered({ who });
+    case 'callPassed':
+      return m.round_log_callPassed({ who });
+    case 'turnBegun':
+      return m.round_log_turnBegun({ group });
+    case 'shareOutDone':
+      return m.round_log_shareOutDone();
+    case 'heldUp':
+      return m.round_log_heldUp({ group });
+    case 'putDown':
+      return m.round_log_putDown();
+    default:
+      return '';
+  }
+}
+
 /** One line of the log in words, without who did it. */
 export function lineOf(entry: Entry): string {
   const group = entry.group ?? '';
@@ -67,6 +91,8 @@ export function lineOf(entry: Entry): string {
       return m.round_log_fetched({ how: entry.help ?? 'fetch', who });
     case 'whereaboutsChanged':
       return '';
+    default:
+      return lineOfDebrief(entry);
   }
 }
 

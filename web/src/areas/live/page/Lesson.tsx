@@ -1,10 +1,11 @@
 // A lesson on its page: the ribbon of time, one of its views, and the panel with what is to be done next.
-import { Suspense, useState } from 'react';
+import { Suspense, use, useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { lazily, part } from '../../../ui/later/lazily';
 import { useKeys } from '../../../ui/keys/useKeys';
 import * as m from '#messages';
 import { useLens } from '../../grouping/lens';
+import { LessonPartsContext } from '../laterParts';
 import { Ribbon } from '../ribbon/Ribbon';
 import { LessonBars } from './LessonBars';
 import { LessonFloor } from './LessonFloor';
@@ -48,8 +49,10 @@ function useLessonKeys(desk: LessonDesk) {
 /** The views that are loaded when they are first shown. */
 function OtherView({ desk }: { desk: LessonDesk }) {
   const { lesson, view, over, working, visited, worksheet } = desk;
+  const { View } = use(LessonPartsContext);
   return (
     <Suspense fallback={<p className="p-5 text-soft">{m.common_loading()}</p>}>
+      {view === 'later' && <View desk={desk} />}
       {view === 'work' && (
         <WalkRound key={visited ?? ''} lesson={lesson} visited={visited} onVisit={working ? desk.visit : undefined} />
       )}
@@ -63,11 +66,13 @@ function OtherView({ desk }: { desk: LessonDesk }) {
 export function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected: boolean }) {
   const desk = useLessonDesk(lesson);
   const lens = useLens(lesson.students);
+  const { Bar } = use(LessonPartsContext);
   const [asList, setAsList] = useState(false);
   useLessonKeys(desk);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <LessonBars desk={desk} connected={connected} />
+      <Bar lesson={lesson} />
       <Ribbon
         lesson={lesson}
         onEnd={(endsAt) => desk.give('changeEnd', { endsAt: Math.round(endsAt) })}

@@ -1,11 +1,12 @@
 // The panel beside a lesson's groups: what is to be done next, as the lesson stands.
-import type { ReactNode } from 'react';
+import { use, type ReactNode } from 'react';
 import { useServerNow } from '../../../api/clock';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { part } from '../../../ui/later/lazily';
 import * as m from '#messages';
 import { hasArrived } from '../../grouping/floor/NameTag';
+import { LessonPartsContext } from '../laterParts';
 import { lateStudents } from '../panel/lateStudents';
 import { LivePanel, OverPanel, WhoIsMissing } from '../panel/LivePanel';
 import { NoticeBox, SaidNotices } from '../panel/NoticeBox';
@@ -88,8 +89,10 @@ function Planned({ desk }: { desk: LessonDesk }) {
 /** Everybody is back, and the next round is prepared. */
 function Back({ desk, log }: { desk: LessonDesk; log: ReactNode }) {
   const { lesson } = desk;
+  const { Panel } = use(LessonPartsContext);
   return (
     <div className="flex flex-col gap-5">
+      <Panel desk={desk} />
       <WhoIsMissing lesson={lesson} asked="back" />
       <PlanPanel desk={desk} again />
       <section aria-label={m.live_notice()}>

@@ -54,7 +54,10 @@ export function ViewBar({ desk, tools }: { desk: LessonDesk; tools: FloorTools }
     >
       <Tabs
         label={m.lesson_views()}
-        tabs={desk.available.map((one) => ({ value: one, label: viewText[one]() }))}
+        tabs={desk.available.map((one) => ({
+          value: one,
+          label: one === 'later' ? (desk.later ?? '') : viewText[one](),
+        }))}
         shown={view}
         onShow={desk.setView}
       />

@@ -1,5 +1,5 @@
 // A student's page: where to be, with whom, and what to work on.
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { secondsUntil, useServerNow } from '../../../api/clock';
 import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -10,6 +10,7 @@ import { LineNote } from '../../../ui/page/LineNote';
 import { Wordmark } from '../../../ui/page/Wordmark';
 import * as m from '#messages';
 import { JoinPage } from '../../roster/student/JoinPage';
+import type { AroundStudent } from '../laterParts';
 import { comingBackUntil, phaseOf, type Phase } from '../phase';
 import { Aside, AsideSoon } from './Aside';
 import { Fetched, placeNow } from './Fetched';
@@ -172,11 +173,23 @@ function Body({
   return <Whereabouts {...shown} onSheet={onSheet} />;
 }
 
+/** The page with nothing around it. */
+const Alone = ({ children }: { children: ReactNode }) => children;
+
 /**
  * @param props.outside it is known already that this device has no name
  * @param props.typed   what was typed at the door before our scripts were here
  */
-export function StudentApp({ outside: isOutside = false, typed = '' }: { outside?: boolean; typed?: string }) {
+export function StudentApp({
+  outside: isOutside = false,
+  typed = '',
+  Around = Alone,
+}: {
+  outside?: boolean;
+  typed?: string;
+  /** What an area after this one puts around the page. */
+  Around?: AroundStudent;
+}) {
   const { now, copies, outside, look } = useNow(isOutside);
   useInsideMark(outside, now);
   const serverNow = useServerNow();
@@ -199,8 +212,10 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       {line}
-      <Calls {...shown} onSheet={sheet !== null} />
-      <Body {...shown} copies={copies} sheet={sheet} onSheet={setSheet} />
+      <Around now={now}>
+        <Calls {...shown} onSheet={sheet !== null} />
+        <Body {...shown} copies={copies} sheet={sheet} onSheet={setSheet} />
+      </Around>
     </main>
   );
 }

@@ -12,6 +12,9 @@ export type News =
   | Message<'SeenMessage'>
   | Message<'FetchedMessage'>;
 
+const kinds = ['seen', 'fetched', 'signUp', 'notice', 'round'];
+export const isNews = (message: { kind: string } | News): message is News => kinds.includes(message.kind);
+
 /** @returns undefined: nothing is said of the group */
 const takenIn = ({ taken }: Message<'SignUpMessage'>, group: string): number | undefined =>
   taken.find((seats) => seats.group === group)?.taken;

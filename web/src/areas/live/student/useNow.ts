@@ -2,17 +2,14 @@
 import { useCallback, useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { setServerNow } from '../../../api/clock';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
-import type { Message } from '../../../api/stream/message';
 import { pace } from '../../../api/pace';
 import { isProblem } from '../../../api/problem';
-import { listen } from '../../../api/stream/stream';
-import { asked, heard, withMessage, type AnswerMessage } from '../../materials/answers';
-import { Hearing, withNews, type News } from './news';
+import { hear } from '../../../api/stream/studentStream';
+import { asked, heard, isOfCopy, withMessage, type AnswerMessage } from '../../materials/answers';
+import { Hearing, isNews, withNews } from './news';
 
 type Now = Schema['StudentNow'];
 type Copy = Whole<Schema['CopyView']>;
-
-type Heard = News | Message<'RefreshHint'> | AnswerMessage;
 
 const signEvery = 15_000;
 const retryAfter = 3_000;
@@ -124,14 +121,19 @@ function putIntoCopies(message: AnswerMessage, setState: SetState, lookSoon: () 
 function useStream(inside: boolean, known: Known, hearing: Hearing, setState: SetState, lookSoon: () => void) {
   useEffect(() => {
     if (!inside) return undefined;
-    return listen<Heard>(() => take(api.GET('/api/student/stream')), {
+    return hear({
       onMessage: (message) => {
         if (known.isOther(message.lesson) || message.kind === 'refresh') {
           lookSoon();
           return;
         }
-        if (message.kind === 'answer' || message.kind === 'change' || message.kind === 'margin') {
+        if (isOfCopy(message)) {
           putIntoCopies(message, setState, lookSoon);
+          return;
+        }
+        if (!isNews(message)) {
+          // For another part of the page, which has heard it, too.
+          if (message.seq !== null) known.hear(message.seq);
           return;
         }
         hearing.hear(message);

@@ -1,5 +1,6 @@
 // What a group has written on a page.
 import clsx from 'clsx';
+import { use, type ReactNode } from 'react';
 import { api, take, type Schema, type Whole } from '../../../api/client';
 import * as m from '#messages';
 import { list } from '../../../words/list';
@@ -9,6 +10,7 @@ import History from '../../materials/kinds/History';
 import { inShort } from '../../materials/kinds/inShort';
 import { ReadingBlock } from '../../materials/kinds/ReadingBlock';
 import { isAlone, isSlot, isText, readsAsText } from '../../materials/kinds/rules';
+import { LessonPartsContext } from '../laterParts';
 import { Margin } from './Margin';
 
 type Copy = Whole<Schema['CopyView']>;
@@ -31,12 +33,15 @@ function EachAnswer({
   nameOf,
   full,
   block,
+  pressOf,
 }: {
   owners: string[];
   textOf: (owner: string) => string;
   nameOf: (id: string) => string;
   full: boolean;
   block: Block;
+  /** What can be done with one answer. */
+  pressOf: (owner: string) => ReactNode;
 }) {
   const silent = owners.filter((owner) => textOf(owner).trim() === '');
   const spoken = owners.filter((owner) => !silent.includes(owner));
@@ -47,7 +52,7 @@ function EachAnswer({
           {spoken.map((owner) => (
             <li key={owner} className={clsx(!full && 'line-clamp-2')}>
               <span className="font-semibold">{nameOf(owner)}</span>{' '}
-              <span className="whitespace-pre-wrap wrap-anywhere">{textOf(owner)}</span>
+              <span className="whitespace-pre-wrap wrap-anywhere">{textOf(owner)}</span> {pressOf(owner)}
             </li>
           ))}
         </ul>
@@ -117,11 +122,20 @@ function SlotAnswers({ copy, members, lesson, full, block, since }: Shown & { bl
   const { nameOf, textOf, isNew } = reading(copy, lesson);
   const notes = copy.notes.filter((note) => note.slot === block.id).length;
   const fillers = fillersOf(copy, block.id)?.students;
+  const { WorkPress } = use(LessonPartsContext);
+  const press = (owner?: string) =>
+    full && (
+      <WorkPress
+        lesson={lesson}
+        place={{ copy: copy.id, slot: block.id, ...(owner === undefined ? {} : { owner }) }}
+        small
+      />
+    );
   return (
     <div className={clsx(isNew(block.id, since) && '-ms-2 border-s-4 border-accent ps-1')}>
       <p className={clsx('font-semibold', !full && 'line-clamp-1')}>
         {block.text}
-        {!full && notes > 0 && <span className="font-normal text-soft"> · {m.work_notes({ n: notes })}</span>}
+        {!full && notes > 0 && <span className="font-normal text-soft"> · {m.work_notes({ n: notes })}</span>} {press()}
       </p>
       {fillersOf(copy, block.id) !== undefined && <p className="text-soft">{forWhom(fillers?.map(nameOf) ?? [])}</p>}
       {isAlone(block) ? (
@@ -131,6 +145,7 @@ function SlotAnswers({ copy, members, lesson, full, block, since }: Shown & { bl
           textOf={(owner) => textOf(block.id, owner)}
           nameOf={nameOf}
           full={full}
+          pressOf={press}
         />
       ) : (
         <div className="mt-0.5">

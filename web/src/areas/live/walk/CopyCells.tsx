@@ -1,5 +1,6 @@
 // Copies in small: a page as a cell, a page as small as it can be read, a whole copy as a strip.
 import clsx from 'clsx';
+import { use } from 'react';
 import type { Schema, Whole } from '../../../api/client';
 import { markOf } from '../../../ui/signs/marks';
 import { Sign } from '../../../ui/signs/Sign';
@@ -9,6 +10,7 @@ import { timeText } from '../../../words/when';
 import { blocksOf } from '../../materials/blocks';
 import { isAlone, isSlot, isText } from '../../materials/kinds/rules';
 import { signalOf, stateOf } from '../signals';
+import { LessonPartsContext } from '../laterParts';
 import { Answers } from './Answers';
 import { answersOn, isFresh, newestOn, seenUpTo, type Seen } from './fresh';
 import { filledOf, passes, type Row } from './rows';
@@ -148,6 +150,7 @@ export function Cell({
   headed: boolean;
 }) {
   const { copy } = row;
+  const { WorkPress } = use(LessonPartsContext);
   const colour = colourOf(row);
   const fresh = isFresh(copy, page, seen);
   return (
@@ -180,8 +183,9 @@ export function Cell({
           />
         </div>
       </div>
-      <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
-        {lastLine({ row, page, lesson, now })}
+      <p className="flex min-h-6 items-center gap-2 px-3 pb-2 text-xs text-soft" aria-live="off">
+        <span className="min-w-0 flex-1">{lastLine({ row, page, lesson, now })}</span>
+        <WorkPress lesson={lesson} place={{ copy: copy.id, page: page.id }} small />
       </p>
     </li>
   );
@@ -190,6 +194,7 @@ export function Cell({
 /** One page of one copy as small as it can be read: how far it is, and what was written last. */
 export function Mini({ row, page, lesson, seen, onOpen }: PageProps) {
   const { copy } = row;
+  const { WorkPress } = use(LessonPartsContext);
   const [done, all] = filledOf(copy, [page], row.members);
   const fresh = isFresh(copy, page, seen);
   const last = answersOn(copy, page)
@@ -198,7 +203,10 @@ export function Mini({ row, page, lesson, seen, onOpen }: PageProps) {
   const block = page.blocks.find((one) => one.id === last?.slot);
   const author = lesson.students.find((one) => one.id === last?.author)?.name;
   return (
-    <li className={clsx('border bg-sheet', fresh && 'ring-4 ring-accent')} style={{ borderColor: colourOf(row) }}>
+    <li
+      className={clsx('relative border bg-sheet', fresh && 'ring-4 ring-accent')}
+      style={{ borderColor: colourOf(row) }}
+    >
       <button
         type="button"
         aria-label={openLabel(row, page)}
@@ -224,6 +232,9 @@ export function Mini({ row, page, lesson, seen, onOpen }: PageProps) {
           )}
         </span>
       </button>
+      <span className="absolute inset-e-1 bottom-0.5">
+        <WorkPress lesson={lesson} place={{ copy: copy.id, page: page.id }} small />
+      </span>
     </li>
   );
 }

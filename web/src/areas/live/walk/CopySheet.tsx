@@ -1,9 +1,10 @@
 // One page of a copy, opened.
-import { useEffect, useState } from 'react';
+import { use, useEffect, useState } from 'react';
 import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/slips/Sheet';
 import * as m from '#messages';
+import { LessonPartsContext } from '../laterParts';
 import { Answers } from './Answers';
 import { neighbour, type Row } from './rows';
 
@@ -50,6 +51,7 @@ function Ways({ rows, row, page, lesson, onGo, onVisit }: CopyProps) {
   const to = (key: (typeof arrows)[number]) => neighbour(rows, at, key);
   const works = (key: (typeof arrows)[number]) => to(key).copy !== at.copy || to(key).page !== at.page;
   const { pages } = row.copy;
+  const { WorkPress } = use(LessonPartsContext);
   return (
     <nav aria-label={m.work_go()} className="mb-4 flex flex-wrap items-center gap-2 border-b border-line pb-3 text-sm">
       {onVisit !== undefined && next !== undefined && nextName !== undefined && (
@@ -68,6 +70,9 @@ function Ways({ rows, row, page, lesson, onGo, onVisit }: CopyProps) {
           {page.title === '' ? '' : `: ${page.title}`}
         </span>
       )}
+      <span className="ms-auto">
+        <WorkPress lesson={lesson} place={{ copy: row.copy.id, page: page.id }} byKey />
+      </span>
     </nav>
   );
 }

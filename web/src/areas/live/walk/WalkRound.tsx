@@ -1,19 +1,18 @@
 // Going round: the work of all groups at once, and of one when it is opened.
-import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useServerNow } from '../../../api/clock';
-import { api, take, whole, type Schema, type Whole } from '../../../api/client';
+import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { markOf } from '../../../ui/signs/marks';
 import { Tabs } from '../../../ui/page/Tabs';
 import * as m from '#messages';
-import { asked } from '../../materials/answers';
 import { NumberLines } from '../../materials/kinds/NumberLine';
 import { Cell, Head, Mini, Strip } from './CopyCells';
 import { CopySheet } from './CopySheet';
 import { isFresh, loadSeen, looked, seenUpTo, storeSeen, type Seen } from './fresh';
 import { filters, passes, rowsOf, worthALook, type Filter, type Row } from './rows';
+import { useCopies } from './useCopies';
 
 type Lesson = Schema['LessonView'];
 type Page = Whole<Schema['CopyView']>['pages'][number];
@@ -231,16 +230,6 @@ function GroupNumbers({ rows, lesson }: { rows: Row[]; lesson: Lesson }) {
       nameOf={(id) => lesson.students.find((student) => student.id === id)?.name ?? m.work_formerMember()}
     />
   );
-}
-
-function useCopies(roundId: string) {
-  return useQuery({
-    queryKey: ['copies', roundId],
-    queryFn: () =>
-      asked(async () =>
-        whole(await take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } }))),
-      ),
-  });
 }
 
 /** The walk-round: every group's work, page by page, live; what is new since it was last looked at glows. */

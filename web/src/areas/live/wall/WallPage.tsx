@@ -1,6 +1,6 @@
 // The class page, for the wall.
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { api, take, type Schema } from '../../../api/client';
 import { secondsUntil, setServerNow, useServerNow } from '../../../api/clock';
@@ -11,6 +11,7 @@ import { markOf } from '../../../ui/signs/marks';
 import { Sign } from '../../../ui/signs/Sign';
 import * as m from '#messages';
 import { doorLink } from '../../roster/door/doorLink';
+import type { AroundWall } from '../laterParts';
 import { comingBackUntil, phaseOf } from '../phase';
 import { layOut } from './wallLayout';
 import { backKey, forwardKey } from '../../../ui/direction';
@@ -153,8 +154,11 @@ function Now({ view, now }: { view: View; now: number }) {
   );
 }
 
+/** The page with nothing around it. */
+const Alone = ({ children }: { children: ReactNode }) => children;
+
 /** For the wall: who is with whom, and how long still; read from the back of the hall. No links and no answers. */
-export function WallPage() {
+export function WallPage({ Around = Alone }: { Around?: AroundWall }) {
   const { token = '' } = useParams();
   const now = useServerNow(250);
   const page = useQuery({
@@ -178,7 +182,9 @@ export function WallPage() {
     <div className="flex h-dvh flex-col bg-ground text-ink">
       <Now view={view} now={now} />
       <main className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-3">
-        {view.over ? null : shows ? <Groups groups={view.groups} /> : <ComeIn doorWord={view.doorWord} />}
+        <Around token={token}>
+          {view.over ? null : shows ? <Groups groups={view.groups} /> : <ComeIn doorWord={view.doorWord} />}
+        </Around>
       </main>
       {page.isError && isPassing(page.error) && <p className="bg-sheet px-8 py-2 text-2xl">{m.wall_noLine()}</p>}
     </div>

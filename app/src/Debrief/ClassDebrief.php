@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Debrief;
+
+use FreshHuddle\App\Debrief\HoldUp\ShownView;
+use FreshHuddle\App\Debrief\ShareOut\ReportView;
+
+/**
+ * What a whole class may see while its work is talked about: the same for every student and for the page on the wall.
+ */
+final readonly class ClassDebrief
+{
+    /**
+     * @param int             $revision how often this has changed
+     * @param ReportView|null $report   who reports and who comes next; null outside a share-out
+     * @param ShownView|null  $shown    work that is shown to everybody
+     * @param CalledView|null $called   who is asked to speak, where everybody is to see it
+     */
+    public function __construct(
+        public int $revision,
+        public ?ReportView $report = null,
+        public ?ShownView $shown = null,
+        public ?CalledView $called = null,
+    ) {
+    }
+}

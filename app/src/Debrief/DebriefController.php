@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Debrief;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Debrief\Calling\CallOn;
+use FreshHuddle\App\Debrief\Calling\Calls;
+use FreshHuddle\App\Debrief\Calling\MarkCall;
+use FreshHuddle\App\Debrief\HoldUp\EditShown;
+use FreshHuddle\App\Debrief\HoldUp\HoldUps;
+use FreshHuddle\App\Debrief\HoldUp\HoldUpWork;
+use FreshHuddle\App\Debrief\ShareOut\ArrangeTurns;
+use FreshHuddle\App\Debrief\ShareOut\BeginTurn;
+use FreshHuddle\App\Debrief\ShareOut\EditTurn;
+use FreshHuddle\App\Debrief\ShareOut\ShareOuts;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Materials\HandOut\Copy\CopyAccess;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
+use FreshHuddle\Core\Lesson\Actor;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/**
+ * Talking about the work: who reports, what is shown, who is called on.
+ */
+#[Route(
+    '/api/staff/lessons/{id}/debrief',
+    requirements: ['id' => Requirement::UUID, 'turn' => Requirement::UUID, 'call' => Requirement::UUID],
+),]
+final readonly class DebriefController
+{
+    public function __construct(
+        private LessonAccess $lessons,
+        private CopyAccess $copies,
+        private DebriefViewBuilder $views,
+        private ShareOuts $shareOuts,
+        private HoldUps $holdUps,
+        private Calls $calls,
+    ) {
+    }
+
+    /** Shows who reports, what is shown to everybody and who was called on. */
+    #[Route('', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): DebriefView
+    {
+        return $this->views->view($this->lessons->lesson($teacher, $id));
+    }
+
+    /** Puts the groups of a share-out in order. */
+    #[Route('/turns', methods: ['PUT'])]
+    #[ForAssistants]
+    public function arrange(#[CurrentUser] Teacher $teacher, string $id, #[Body] ArrangeTurns $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->shareOuts->arrange($lesson, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Goes on to the next group, or to a certain one. */
+    #[Route('/turns', methods: ['POST'])]
+    #[ForAssistants]
+    public function begin(#[CurrentUser] Teacher $teacher, string $id, #[Body] BeginTurn $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->shareOuts->begin($lesson, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Gives a group more or less time. */
+    #[Route('/turns/{turn}', methods: ['PATCH'])]
+    #[ForAssistants]
+    public function editTurn(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        string $turn,
+        #[Body]
+        EditTurn $request,
+    ): DebriefView {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->shareOuts->edit($lesson, $turn, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Shows a piece of work to everybody. */
+    #[Route('/shown', methods: ['POST'])]
+    #[ForAssistants]
+    public function holdUp(#[CurrentUser] Teacher $teacher, string $id, #[Body] HoldUpWork $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->holdUps->show($lesson, $teacher, $this->copies->copy($teacher, $request->copy), $request);
+
+        return $this->views->view($lesson);
+    }
+
+    /** Changes how work is shown: with names, frozen, what is pointed at. */
+    #[Route('/shown', methods: ['PATCH'])]
+    #[ForAssistants]
+    public function editShown(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditShown $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->holdUps->edit($lesson, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Puts down what is shown to everybody. */
+    #[Route('/shown', methods: ['DELETE'])]
+    #[ForAssistants]
+    public function putDown(#[CurrentUser] Teacher $teacher, string $id): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->holdUps->putDown($lesson, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Calls on somebody, fairly. */
+    #[Route('/calls', methods: ['POST'])]
+    #[ForAssistants]
+    public function callOn(#[CurrentUser] Teacher $teacher, string $id, #[Body] CallOn $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->calls->callOn($lesson, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Says what came of calling on somebody. */
+    #[Route('/calls/{call}', methods: ['PATCH'])]
+    #[ForAssistants]
+    public function markCall(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        string $call,
+        #[Body]
+        MarkCall $request,
+    ): DebriefView {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->calls->mark($lesson, $call, $request->state, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Debrief\HoldUp;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Materials\Cupboard\BlockHtml;
+use FreshHuddle\App\Materials\Cupboard\BlockView;
+use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
+use FreshHuddle\App\Materials\Writing\AnswerView;
+use FreshHuddle\App\Materials\Writing\WorkReader;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Debrief\HoldUp\ShownPart;
+use FreshHuddle\Core\Materials\Member;
+use FreshHuddle\Core\Materials\Page;
+
+/**
+ * Shown work, put together for everybody's eyes.
+ */
+final readonly class ShownReader
+{
+    public function __construct(private EntityManagerInterface $em, private WorkReader $work, private Pages $pages)
+    {
+    }
+
+    /**
+     * @return list<HeldUp> what is shown in a lesson, in order
+     */
+    public function heldUp(string $lessonId): array
+    {
+        return $this->em->getRepository(HeldUp::class)->findBy(['lesson' => $lessonId], ['position' => 'ASC']);
+    }
+
+    /**
+     * @param bool $names with the names of its group and its writers
+     */
+    public function view(string $lessonId, bool $names): ?ShownView
+    {
+        $held = $this->heldUp($lessonId);
+
+        return [] === $held
+            ? null
+            : new ShownView(
+                $held[0]->teacher->name,
+                null !== $held[0]->frozen,
+                array_map(fn (HeldUp $one): ShownThing => $this->thing($one, $names), $held),
+            );
+    }
+
+    /**
+     * What stands there now, to be kept as it is.
+     *
+     * @return list<array{slot: string, owner: string, text: string}>
+     */
+    public function answers(HeldUp $held): array
+    {
+        $part = new ShownPart($held->page, $held->slot, $held->owner);
+
+        return array_values(
+            array_map(
+                static fn (AnswerView $answer): array => [
+                    'slot' => $answer->slot,
+                    'owner' => $answer->owner,
+                    'text' => $answer->text,
+                ],
+                array_filter(
+                    $this->work->copy($held->copy->id)->answers ?? [],
+                    static fn (AnswerView $answer): bool => '' !== $answer->text
+                        && $part->hasAnswer($answer->slot, $answer->owner),
+                ),
+            ),
+        );
+    }
+
+    /**
+     * @return string|null the copy among those shown in which a picture or a recording is to be seen
+     */
+    public function copyWith(string $lessonId, string $media): ?string
+    {
+        foreach ($this->heldUp($lessonId) as $held) {
+            if (str_contains(json_encode($this->thing($held, false), \JSON_THROW_ON_ERROR), $media)) {
+                return $held->copy->id;
+            }
+        }
+
+        return null;
+    }
+
+    private function thing(HeldUp $held, bool $names): ShownThing
+    {
+        $part = new ShownPart($held->page, $held->slot, $held->owner);
+        $copy = $this->work->copy($held->copy->id) ?? throw new \LogicException('What is held up is a copy.');
+        $telling = $names || '' === $held->copy->variant ? [] : $this->telling($held->copy);
+        $pages = $slots = [];
+        foreach ($copy->pages as $page) {
+            if (!$part->hasPage($page->id)) {
+                continue;
+            }
+            $blocks = [];
+            foreach ($page->blocks as $view) {
+                $block = $view->block();
+                $shown = $part->hasBlock($block) ? ShownPart::forAll($block, isset($telling[$block->id])) : null;
+                if (null !== $shown) {
+                    $blocks[] = BlockView::fromBlock($shown);
+                    $slots[$view->id] = true;
+                }
+            }
+            if ([] !== $blocks) {
+                $pages[] = new PageView($page->id, $page->title, $blocks);
+            }
+        }
+        $whose = $held->copy->group ?? $held->copy->student;
+
+        return new ShownThing(
+            $copy->title,
+            $names && null !== $whose ? new ShownGroup($whose->name, $held->copy->group?->mark) : null,
+            $pages,
+            array_values(
+                array_filter($copy->html, static fn (BlockHtml $html): bool => isset($slots[$html->block])),
+            ),
+            $this->named($held, $this->written($held, $slots), $names),
+            $held->pointer,
+        );
+    }
+
+    /**
+     * @return array<string, true> blocks that are not the same in all variants of a copy
+     */
+    private function telling(WorkCopy $copy): array
+    {
+        $copies = [];
+        foreach (
+            $this->em->getRepository(WorkCopy::class)->findBy([
+                'round' => $copy->round,
+                'original' => $copy->original,
+            ]) as $other
+        ) {
+            $copies[$other->variant] ??= array_map(
+                static fn (PageView $page): Page => $page->page(),
+                $this->pages->read($other->pages),
+            );
+        }
+
+        return ShownPart::telling(array_values($copies));
+    }
+
+    /**
+     * @param array<string, true> $slots that are shown
+     *
+     * @return array<string, array<string, string>> texts by slot and owner
+     */
+    private function written(HeldUp $held, array $slots): array
+    {
+        $written = [];
+        foreach ($held->frozen ?? $this->answers($held) as $answer) {
+            if (
+                \is_array($answer)
+                && \is_string($answer['slot'] ?? null)
+                && \is_string($answer['owner'] ?? null)
+                && \is_string($answer['text'] ?? null)
+                && isset($slots[$answer['slot']])
+            ) {
+                $written[$answer['slot']][$answer['owner']] = $answer['text'];
+            }
+        }
+
+        return $written;
+    }
+
+    /**
+     * @param array<string, array<string, string>> $written texts by slot and owner
+     *
+     * @return list<ShownAnswer>
+     */
+    private function named(HeldUp $held, array $written, bool $names): array
+    {
+        $seats = array_map(
+            static fn (Member $member): string => $member->student,
+            array_merge(...array_values($this->work->members($held->copy->round->id))),
+        );
+        $answers = [];
+        foreach ($written as $slot => $texts) {
+            $owners = array_map(strval(...), array_keys($texts));
+            $owners = $names
+                ? [...array_values(array_intersect($seats, $owners)), ...array_values(array_diff($owners, $seats))]
+                : ShownPart::mix($owners, $held->copy->id.$slot.$held->at);
+            foreach ($owners as $i => $owner) {
+                $answers[] = new ShownAnswer(
+                    (string) $slot,
+                    "a{$i}",
+                    $names && $owner !== $held->copy->id ? $this->em->find(Student::class, $owner)->name ?? '' : '',
+                    $texts[$owner],
+                );
+            }
+        }
+
+        return $answers;
+    }
+}

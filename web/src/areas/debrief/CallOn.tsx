@@ -1,0 +1,67 @@
+// Calls on somebody, fairly.
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/fields/Choice';
+import { useKeys } from '../../ui/keys/useKeys';
+import * as m from '#messages';
+import type { Schema } from '../../api/client';
+import { useCallOn, useDebrief, useMarkCall } from './useDebrief';
+
+/** Of whom somebody is called on: of all, of a group, of those with a role. */
+type From = '' | `group:${string}` | `role:${string}`;
+
+export function CallOn({ lesson }: { lesson: Schema['LessonView'] }) {
+  const debrief = useDebrief(lesson);
+  const callOn = useCallOn(lesson.id);
+  const mark = useMarkCall(lesson.id);
+  const [from, setFrom] = useState<From>('');
+  const last = debrief?.calls.length ?? 0;
+  const press = () =>
+    callOn.mutate({
+      last,
+      ...(from.startsWith('group:') ? { group: from.slice('group:'.length) } : {}),
+      ...(from.startsWith('role:') ? { role: from.slice('role:'.length) } : {}),
+    });
+  useKeys({ c: press });
+  if (debrief === undefined) return null;
+  const now = debrief.calls.find((call) => call.current);
+  const before = debrief.calls.filter((call) => !call.current && call.state !== 'passed').length;
+  const group = lesson.floor.groups.find((one) => now !== undefined && one.students.includes(now.student));
+  return (
+    <section aria-label={m.debrief_callOn()} className="border-t-2 border-ink pt-1.5">
+      <h2 className="mb-1 font-sans text-sm font-semibold text-soft">{m.debrief_callOn()}</h2>
+      {now !== undefined && (
+        <div className="mb-2 border-2 border-ink bg-sheet p-3" role="status">
+          <p className="font-head text-3xl leading-tight font-semibold wrap-anywhere">{now.name}</p>
+          {group !== undefined && <p className="text-sm text-soft">{group.name}</p>}
+          <div className="mt-2 flex gap-2">
+            <Button className="flex-1" onClick={() => mark.mutate({ call: now.id, state: 'answered' })}>
+              {m.debrief_answered()}
+            </Button>
+            <Button className="flex-1" onClick={() => mark.mutate({ call: now.id, state: 'passed' })}>
+              {m.debrief_passed()}
+            </Button>
+          </div>
+        </div>
+      )}
+      <div className="flex items-center gap-2">
+        <Button className="min-h-11 flex-1 border-2 font-semibold" busy={callOn.isPending} onClick={press}>
+          {now === undefined && before === 0 ? m.debrief_callSomeone() : m.debrief_callNext()}
+        </Button>
+        <Choice
+          label={m.debrief_callFrom()}
+          hidden
+          className="w-32 shrink-0 text-sm"
+          value={from}
+          options={[
+            { value: '', label: m.debrief_fromAll() },
+            ...debrief.roles.map((role) => ({ value: `role:${role}` as From, label: m.debrief_fromRole({ role }) })),
+            ...lesson.floor.groups.map((one) => ({ value: `group:${one.id}` as From, label: one.name })),
+          ]}
+          onChange={setFrom}
+        />
+      </div>
+      {before > 0 && <p className="mt-1 text-sm text-soft">{m.debrief_calledSoFar({ n: before })}</p>}
+    </section>
+  );
+}

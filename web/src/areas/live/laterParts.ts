@@ -1,0 +1,44 @@
+// What areas that come after this one put into its pages.
+import { createContext, type ComponentType, type ReactNode } from 'react';
+import type { Schema } from '../../api/client';
+import type { LessonDesk } from './page/useLessonDesk';
+
+type Lesson = Schema['LessonView'];
+
+/** A place in a copy: the copy, a page of it, a question, one answer to that. */
+export interface WorkPlace {
+  copy: string;
+  page?: string;
+  slot?: string;
+  /** Whose answer of those to the question. */
+  owner?: string;
+}
+
+/** What is put into a lesson's page. */
+export interface LessonParts {
+  /** A line over the page. */
+  Bar: ComponentType<{ lesson: Lesson }>;
+  /** What the view is called that comes before all others; null while there is none. */
+  useView: (lesson: Lesson) => string | null;
+  View: ComponentType<{ desk: LessonDesk }>;
+  /** At the top of the panel while everybody is together. */
+  Panel: ComponentType<{ desk: LessonDesk }>;
+  /** What can be done with a piece of work that lies open; by a key, too, where it is the page that lies open. */
+  WorkPress: ComponentType<{ lesson: Lesson; place: WorkPlace; byKey?: boolean; small?: boolean }>;
+}
+
+const nothing = () => null;
+
+export const LessonPartsContext = createContext<LessonParts>({
+  Bar: nothing,
+  useView: nothing,
+  View: nothing,
+  Panel: nothing,
+  WorkPress: nothing,
+});
+
+/** What is put around a student's page. */
+export type AroundStudent = ComponentType<{ now: Schema['StudentNow']; children: ReactNode }>;
+
+/** What is put around what the class page shows, under its head. */
+export type AroundWall = ComponentType<{ token: string; children: ReactNode }>;
