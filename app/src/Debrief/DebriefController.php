@@ -11,6 +11,7 @@ use FreshHuddle\App\Debrief\Calling\MarkCall;
 use FreshHuddle\App\Debrief\HoldUp\EditShown;
 use FreshHuddle\App\Debrief\HoldUp\HoldUps;
 use FreshHuddle\App\Debrief\HoldUp\HoldUpWork;
+use FreshHuddle\App\Debrief\HoldUp\ShowSum;
 use FreshHuddle\App\Debrief\ShareOut\ArrangeTurns;
 use FreshHuddle\App\Debrief\ShareOut\BeginTurn;
 use FreshHuddle\App\Debrief\ShareOut\EditTurn;
@@ -96,6 +97,17 @@ final readonly class DebriefController
     {
         $lesson = $this->lessons->lesson($teacher, $id);
         $this->holdUps->show($lesson, $teacher, $this->copies->copy($teacher, $request->copy), $request);
+
+        return $this->views->view($lesson);
+    }
+
+    /** Shows a sum over all groups to everybody. */
+    #[Route('/shown/sum', methods: ['POST'])]
+    #[ForAssistants]
+    public function showSum(#[CurrentUser] Teacher $teacher, string $id, #[Body] ShowSum $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->holdUps->showSum($lesson, $teacher, $this->lessons->round($teacher, $request->round), $request);
 
         return $this->views->view($lesson);
     }

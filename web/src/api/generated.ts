@@ -1196,6 +1196,23 @@ export interface paths {
         patch: operations["debriefEditShown"];
         trace?: never;
     };
+    "/api/staff/lessons/{id}/debrief/shown/sum": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Shows a sum over all groups to everybody */
+        post: operations["debriefShowSum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/debrief/turns": {
         parameters: {
             query?: never;
@@ -1927,6 +1944,40 @@ export interface paths {
         };
         /** Shows how the groups of a round stand, and whom to visit next */
         get: operations["lessonShowSignals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sums up what all groups have done, place by place */
+        get: operations["sumSums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/sums.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives all sums of a round as a table */
+        get: operations["sumCsv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3073,6 +3124,7 @@ export interface components {
         EditShown: {
             names?: boolean | null;
             frozen?: boolean | null;
+            right?: boolean | null;
             position?: number | null;
             pointer?: string | null;
         };
@@ -3262,10 +3314,13 @@ export interface components {
             bitByBit?: boolean;
         };
         HeldUpView: {
-            copy: string;
+            copy: string | null;
             page: string | null;
             slot: string | null;
             owner: string | null;
+            round: string | null;
+            original: string | null;
+            showsRight: boolean;
         };
         /** @enum {string} */
         Help: "remind" | "take" | "fetch";
@@ -3949,6 +4004,11 @@ export interface components {
             text: string;
             caret?: number | null;
         };
+        ScoreView: {
+            source: number;
+            right: number;
+            of: number;
+        };
         SeatRole: {
             number: number;
             role: string;
@@ -4049,6 +4109,12 @@ export interface components {
             pages: components["schemas"]["PageView"][];
             html: components["schemas"]["BlockHtml"][];
         };
+        ShowSum: {
+            round: string;
+            original: string;
+            slot: string;
+            beside?: boolean;
+        };
         ShownAnswer: {
             slot: string;
             key: string;
@@ -4066,6 +4132,7 @@ export interface components {
             html: components["schemas"]["BlockHtml"][];
             answers: components["schemas"]["ShownAnswer"][];
             pointer: string;
+            sum?: components["schemas"]["SumView"] | null;
         };
         ShownView: {
             by: string;
@@ -4204,6 +4271,29 @@ export interface components {
             guestOf?: string | null;
             picture?: number | null;
         };
+        /** @enum {string} */
+        SumShape: "cards" | "bars" | "numbers" | "cells" | "passage" | "texts";
+        SumSource: {
+            id: string;
+            name: string;
+            group: string | null;
+            groupName: string;
+            mark: number | null;
+        };
+        SumView: {
+            original: string;
+            title: string;
+            page: string;
+            block: components["schemas"]["BlockView"];
+            shape: components["schemas"]["SumShape"];
+            answered: number;
+            all: number;
+            tallies: components["schemas"]["TallyView"][];
+            sources: components["schemas"]["SumSource"][];
+            scores: components["schemas"]["ScoreView"][];
+            right: number;
+            of: number;
+        };
         TakeAway: {
             sure?: boolean;
         };
@@ -4218,6 +4308,14 @@ export interface components {
         TakenSeats: {
             group: string;
             taken: number;
+        };
+        TallyView: {
+            item: string;
+            under: string;
+            text: string;
+            count: number;
+            sources: number[];
+            right: boolean | null;
         };
         ThisIs: {
             student: string;
@@ -6528,6 +6626,34 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    debriefShowSum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowSum"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     debriefArrange: {
         parameters: {
             query?: never;
@@ -7793,6 +7919,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SignalsView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    sumSums: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SumView"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    sumCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             "4XX": components["responses"]["Problem"];

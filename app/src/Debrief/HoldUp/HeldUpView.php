@@ -9,16 +9,31 @@ namespace FreshHuddle\App\Debrief\HoldUp;
  */
 final readonly class HeldUpView
 {
+    /**
+     * @param string|null $copy  null where it is a sum over all groups
+     * @param string|null $round of a sum
+     */
     public function __construct(
-        public string $copy,
+        public ?string $copy,
         public ?string $page,
         public ?string $slot,
         public ?string $owner,
+        public ?string $round,
+        public ?string $original,
+        public bool $showsRight,
     ) {
     }
 
     public static function fromHeldUp(HeldUp $held): self
     {
-        return new self($held->copy->id, $held->page, $held->slot, $held->owner);
+        return new self(
+            $held->copy?->id,
+            $held->page,
+            $held->slot,
+            $held->owner,
+            $held->round?->id,
+            $held->original?->id,
+            $held->showsRight,
+        );
     }
 }

@@ -9,8 +9,11 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Debrief\Debrief;
 use FreshHuddle\App\Debrief\DebriefChanger;
 use FreshHuddle\App\Debrief\Exception\DebriefRefused;
+use FreshHuddle\App\Debrief\Sum\SumReader;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Event;
@@ -26,6 +29,7 @@ final readonly class HoldUps
         private DebriefChanger $changer,
         private ShownReader $reader,
         private Pages $pages,
+        private SumReader $sums,
     ) {
     }
 
@@ -38,47 +42,82 @@ final readonly class HoldUps
         if ($copy->round->lesson->class !== $lesson->class) {
             throw DebriefRefused::missing(field: 'copy');
         }
-        $this->changer->change($lesson, Actor::teacher($teacher->id), function (Debrief $debrief, int $now) use (
+        $make = static fn (int $position, int $now): HeldUp => new HeldUp(
             $lesson,
-            $teacher,
+            $position,
             $copy,
-            $request,
-        ): ?array {
+            $request->page,
+            $request->slot,
+            $request->owner,
+            $teacher,
+            $now,
+        );
+        $this->put($lesson, $teacher, $request->beside, $make, [
+            'copy' => $copy->id,
+            'group' => $copy->group?->id,
+            'page' => $request->page,
+            'slot' => $request->slot,
+        ]);
+    }
+
+    /**
+     * @throws DebriefRefused if there is nothing to be summed up there
+     */
+    public function showSum(Lesson $lesson, Teacher $teacher, Round $round, ShowSum $request): void
+    {
+        $original = $this->em->find(StoredOriginal::class, $request->original);
+        if (
+            $round->lesson->class !== $lesson->class
+            || null === $original
+            || null === $this->sums->forSlot($round, $original->id, $request->slot)
+        ) {
+            throw DebriefRefused::unusable('debrief.no_such_place', 'slot');
+        }
+        $make = static fn (int $position, int $now): HeldUp => new HeldUp(
+            $lesson,
+            $position,
+            null,
+            null,
+            $request->slot,
+            null,
+            $teacher,
+            $now,
+            $round,
+            $original,
+        );
+        $this->put($lesson, $teacher, $request->beside, $make, [
+            'round' => $round->id,
+            'original' => $original->id,
+            'slot' => $request->slot,
+        ]);
+    }
+
+    /**
+     * @param \Closure(int, int): HeldUp     $make at a position, at a moment
+     * @param array<string, string|int|null> $what for the event
+     */
+    private function put(Lesson $lesson, Teacher $teacher, bool $beside, \Closure $make, array $what): void
+    {
+        $do = function (Debrief $debrief, int $now) use ($lesson, $beside, $make, $what): ?array {
             $held = $this->reader->heldUp($lesson->id);
+            $position = $beside && [] !== $held ? 1 : 0;
+            $new = $make($position, $now);
             foreach ($held as $one) {
-                if (self::isSame($one, $copy, $request)) {
+                if ($one->isLike($new) && ($beside || 1 === \count($held))) {
                     return null; // pressed twice
                 }
             }
-            $position = $request->beside && [] !== $held ? 1 : 0;
             foreach ($held as $one) {
                 if (0 === $position || $one->position === $position) {
                     $this->em->remove($one);
                 }
             }
             $this->em->flush();
-            $this->em->persist(
-                new HeldUp(
-                    $lesson,
-                    $position,
-                    $copy,
-                    $request->page,
-                    $request->slot,
-                    $request->owner,
-                    $teacher,
-                    $now,
-                ),
-            );
+            $this->em->persist($new);
 
-            return [
-                new Event(EventKind::HeldUp, $now, [
-                    'copy' => $copy->id,
-                    'group' => $copy->group?->id,
-                    'page' => $request->page,
-                    'slot' => $request->slot,
-                ]),
-            ];
-        });
+            return [new Event(EventKind::HeldUp, $now, $what)];
+        };
+        $this->changer->change($lesson, Actor::teacher($teacher->id), $do);
     }
 
     /**
@@ -90,7 +129,8 @@ final readonly class HoldUps
             $debrief->showsNames = $request->names ?? $debrief->showsNames;
             $held = $this->reader->heldUp($lesson->id);
             foreach ($held as $one) {
-                if (null !== $request->frozen) {
+                $one->showsRight = $request->right ?? $one->showsRight;
+                if (null !== $request->frozen && null !== $one->copy) {
                     $one->frozen = $request->frozen ? $one->frozen ?? $this->reader->answers($one) : null;
                 }
                 if (null !== $request->pointer) {
@@ -145,14 +185,5 @@ final readonly class HoldUps
             }
         }
         throw DebriefRefused::unusable('debrief.no_such_place', null === $request->slot ? 'page' : 'slot');
-    }
-
-    private static function isSame(HeldUp $one, WorkCopy $copy, HoldUpWork $request): bool
-    {
-        return $one->copy === $copy
-            && $one->page === $request->page
-            && $one->slot === $request->slot
-            && $one->owner === $request->owner
-            && ($request->beside || 0 === $one->position);
     }
 }

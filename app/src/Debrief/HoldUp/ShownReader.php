@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief\HoldUp;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Debrief\Sum\SumReader;
 use FreshHuddle\App\Materials\Cupboard\BlockHtml;
 use FreshHuddle\App\Materials\Cupboard\BlockView;
 use FreshHuddle\App\Materials\Cupboard\Pages;
@@ -22,7 +23,7 @@ use FreshHuddle\Core\Materials\Page;
  */
 final readonly class ShownReader
 {
-    public function __construct(private EntityManagerInterface $em, private WorkReader $work, private Pages $pages)
+    public function __construct(private EntityManagerInterface $em, private WorkReader $work, private Pages $pages, private SumReader $sums)
     {
     }
 
@@ -46,8 +47,30 @@ final readonly class ShownReader
             : new ShownView(
                 $held[0]->teacher->name,
                 null !== $held[0]->frozen,
-                array_map(fn (HeldUp $one): ShownThing => $this->thing($one, $names), $held),
+                array_map(
+                    fn (HeldUp $one): ShownThing => null === $one->copy
+                        ? $this->sumThing($one, $names)
+                        : $this->thing($one, $one->copy, $names),
+                    $held,
+                ),
             );
+    }
+
+    private function sumThing(HeldUp $held, bool $names): ShownThing
+    {
+        $sum = null === $held->round || null === $held->original || null === $held->slot
+            ? null
+            : $this->sums->forSlot($held->round, $held->original->id, $held->slot);
+
+        return new ShownThing(
+            $sum->title ?? '',
+            null,
+            [],
+            [],
+            [],
+            $held->pointer,
+            $sum?->forAll($names, $held->showsRight),
+        );
     }
 
     /**
@@ -58,6 +81,7 @@ final readonly class ShownReader
     public function answers(HeldUp $held): array
     {
         $part = new ShownPart($held->page, $held->slot, $held->owner);
+        $copy = null === $held->copy ? null : $this->work->copy($held->copy->id);
 
         return array_values(
             array_map(
@@ -67,7 +91,7 @@ final readonly class ShownReader
                     'text' => $answer->text,
                 ],
                 array_filter(
-                    $this->work->copy($held->copy->id)->answers ?? [],
+                    $copy->answers ?? [],
                     static fn (AnswerView $answer): bool => '' !== $answer->text
                         && $part->hasAnswer($answer->slot, $answer->owner),
                 ),
@@ -81,19 +105,23 @@ final readonly class ShownReader
     public function copyWith(string $lessonId, string $media): ?string
     {
         foreach ($this->heldUp($lessonId) as $held) {
-            if (str_contains(json_encode($this->thing($held, false), \JSON_THROW_ON_ERROR), $media)) {
-                return $held->copy->id;
+            $copy = $held->copy;
+            if (
+                null !== $copy
+                && str_contains(json_encode($this->thing($held, $copy, false), \JSON_THROW_ON_ERROR), $media)
+            ) {
+                return $copy->id;
             }
         }
 
         return null;
     }
 
-    private function thing(HeldUp $held, bool $names): ShownThing
+    private function thing(HeldUp $held, WorkCopy $of, bool $names): ShownThing
     {
         $part = new ShownPart($held->page, $held->slot, $held->owner);
-        $copy = $this->work->copy($held->copy->id) ?? throw new \LogicException('What is held up is a copy.');
-        $telling = $names || '' === $held->copy->variant ? [] : $this->telling($held->copy);
+        $copy = $this->work->copy($of->id) ?? throw new \LogicException('What is held up is a copy.');
+        $telling = $names || '' === $of->variant ? [] : $this->telling($of);
         $pages = $slots = [];
         foreach ($copy->pages as $page) {
             if (!$part->hasPage($page->id)) {
@@ -112,16 +140,16 @@ final readonly class ShownReader
                 $pages[] = new PageView($page->id, $page->title, $blocks);
             }
         }
-        $whose = $held->copy->group ?? $held->copy->student;
+        $whose = $of->group ?? $of->student;
 
         return new ShownThing(
             $copy->title,
-            $names && null !== $whose ? new ShownGroup($whose->name, $held->copy->group?->mark) : null,
+            $names && null !== $whose ? new ShownGroup($whose->name, $of->group?->mark) : null,
             $pages,
             array_values(
                 array_filter($copy->html, static fn (BlockHtml $html): bool => isset($slots[$html->block])),
             ),
-            $this->named($held, $this->written($held, $slots), $names),
+            $this->named($of, $held->at, $this->written($held, $slots), $names),
             $held->pointer,
         );
     }
@@ -175,23 +203,23 @@ final readonly class ShownReader
      *
      * @return list<ShownAnswer>
      */
-    private function named(HeldUp $held, array $written, bool $names): array
+    private function named(WorkCopy $copy, int $at, array $written, bool $names): array
     {
         $seats = array_map(
             static fn (Member $member): string => $member->student,
-            array_merge(...array_values($this->work->members($held->copy->round->id))),
+            array_merge(...array_values($this->work->members($copy->round->id))),
         );
         $answers = [];
         foreach ($written as $slot => $texts) {
             $owners = array_map(strval(...), array_keys($texts));
             $owners = $names
                 ? [...array_values(array_intersect($seats, $owners)), ...array_values(array_diff($owners, $seats))]
-                : ShownPart::mix($owners, $held->copy->id.$slot.$held->at);
+                : ShownPart::mix($owners, $copy->id.$slot.$at);
             foreach ($owners as $i => $owner) {
                 $answers[] = new ShownAnswer(
                     (string) $slot,
                     "a{$i}",
-                    $names && $owner !== $held->copy->id ? $this->em->find(Student::class, $owner)->name ?? '' : '',
+                    $names && $owner !== $copy->id ? $this->em->find(Student::class, $owner)->name ?? '' : '',
                     $texts[$owner],
                 );
             }

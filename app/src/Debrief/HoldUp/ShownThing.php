@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Debrief\HoldUp;
 
+use FreshHuddle\App\Debrief\Sum\SumView;
 use FreshHuddle\App\Materials\Cupboard\BlockHtml;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 
@@ -18,6 +19,7 @@ final readonly class ShownThing
      * @param list<PageView>    $pages   what is shown of it
      * @param list<BlockHtml>   $html    the texts to read, as they are shown
      * @param list<ShownAnswer> $answers what stands in its places
+     * @param SumView|null      $sum     a sum over all groups; then there are no pages
      * @param string            $pointer what the teacher points at, as the page names it; '' for nothing
      */
     public function __construct(
@@ -27,6 +29,7 @@ final readonly class ShownThing
         public array $html,
         public array $answers,
         public string $pointer,
+        public ?SumView $sum = null,
     ) {
     }
 }

@@ -14,6 +14,7 @@ use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\App\Materials\Media\MediaReader;
+use FreshHuddle\App\Materials\Writing\Message\AnswerPublisher;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\CopyOpen;

@@ -44,14 +44,14 @@ export function CallOn({ lesson }: { lesson: Schema['LessonView'] }) {
           </div>
         </div>
       )}
-      <div className="flex items-center gap-2">
-        <Button className="min-h-11 flex-1 border-2 font-semibold" busy={callOn.isPending} onClick={press}>
+      <div className="flex flex-col gap-2">
+        <Button className="min-h-11 border-2 font-semibold" busy={callOn.isPending} onClick={press}>
           {now === undefined && before === 0 ? m.debrief_callSomeone() : m.debrief_callNext()}
         </Button>
         <Choice
           label={m.debrief_callFrom()}
           hidden
-          className="w-32 shrink-0 text-sm"
+          className="text-sm"
           value={from}
           options={[
             { value: '', label: m.debrief_fromAll() },

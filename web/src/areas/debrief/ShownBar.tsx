@@ -8,7 +8,8 @@ import { useEditShown, usePutDown, type Debrief } from './useDebrief';
 /** Whose work it is: the teacher knows, also where names are not shown. */
 function whose(lesson: Schema['LessonView'], debrief: Debrief, copies: Schema['LessonView']['copies']): string {
   return list(
-    debrief.heldUp.map((held) => {
+    debrief.heldUp.map((held, i) => {
+      if (held.copy === null) return debrief.shown?.things[i]?.sum?.block.text ?? '';
       const copy = copies.find((one) => one.id === held.copy);
       const student = lesson.students.find((one) => one.id === (held.owner ?? copy?.studentId));
       const group = lesson.floor.groups.find((one) => one.id === copy?.groupId);
@@ -43,6 +44,15 @@ export function ShownBar({
       >
         {debrief.showsNames ? m.debrief_hideNames() : m.debrief_showNames()}
       </Button>
+      {shown.things.some((thing) => thing.sum !== null) && (
+        <Button
+          className="text-ink"
+          aria-pressed={debrief.heldUp.some((held) => held.showsRight)}
+          onClick={() => edit.mutate({ right: !debrief.heldUp.some((held) => held.showsRight) })}
+        >
+          {debrief.heldUp.some((held) => held.showsRight) ? m.debrief_hideRight() : m.debrief_showRight()}
+        </Button>
+      )}
       <Button className="text-ink" aria-pressed={shown.frozen} onClick={() => edit.mutate({ frozen: !shown.frozen })}>
         {shown.frozen ? m.debrief_unfreeze() : m.debrief_freeze()}
       </Button>

@@ -10,9 +10,13 @@ const ShareOut = part(
   () => import('./ShareOut'),
   (file) => file.ShareOut,
 );
-const CallOn = part(
-  () => import('./CallOn'),
-  (file) => file.CallOn,
+const TalkPanel = part(
+  () => import('./TalkPanel'),
+  (file) => file.TalkPanel,
+);
+const SumsView = part(
+  () => import('./sum/SumsView'),
+  (file) => file.SumsView,
 );
 const ShownBar = part(
   () => import('./ShownBar'),
@@ -37,6 +41,7 @@ export const debriefParts: LessonParts = {
   Bar,
   useView,
   View: ({ desk }) => <ShareOut lesson={desk.lesson} />,
-  Panel: ({ desk }) => (desk.lesson.order.now === null ? null : <CallOn lesson={desk.lesson} />),
+  Panel: ({ desk, children }) => <TalkPanel lesson={desk.lesson}>{children}</TalkPanel>,
+  WorkByQuestion: SumsView,
   WorkPress,
 };

@@ -57,6 +57,11 @@ export const useShow = (lesson: string) =>
     take(api.POST('/api/staff/lessons/{id}/debrief/shown', { ...pathOf(lesson), body: place })),
   );
 
+export const useShowSum = (lesson: string) =>
+  usePress(lesson, (body: Schema['ShowSum']) =>
+    take(api.POST('/api/staff/lessons/{id}/debrief/shown/sum', { ...pathOf(lesson), body })),
+  );
+
 export const useEditShown = (lesson: string) =>
   usePress(lesson, (body: Schema['EditShown']) =>
     take(api.PATCH('/api/staff/lessons/{id}/debrief/shown', { ...pathOf(lesson), body })),

@@ -21,8 +21,10 @@ export interface LessonParts {
   /** What the view is called that comes before all others; null while there is none. */
   useView: (lesson: Lesson) => string | null;
   View: ComponentType<{ desk: LessonDesk }>;
-  /** At the top of the panel while everybody is together. */
-  Panel: ComponentType<{ desk: LessonDesk }>;
+  /** At the top of the panel while everybody is together; under it, the plan of what comes next. */
+  Panel: ComponentType<{ desk: LessonDesk; children: ReactNode }>;
+  /** The work of all groups by questions and not by groups; null while there is none. */
+  WorkByQuestion: ComponentType<{ lesson: Lesson; onOpen: (group: string) => void }> | null;
   /** What can be done with a piece of work that lies open; by a key, too, where it is the page that lies open. */
   WorkPress: ComponentType<{ lesson: Lesson; place: WorkPlace; byKey?: boolean; small?: boolean }>;
 }
@@ -33,7 +35,8 @@ export const LessonPartsContext = createContext<LessonParts>({
   Bar: nothing,
   useView: nothing,
   View: nothing,
-  Panel: nothing,
+  Panel: ({ children }) => children,
+  WorkByQuestion: null,
   WorkPress: nothing,
 });
 

@@ -9,6 +9,7 @@ import { Fill } from '../../materials/kinds/Fill';
 import { ReadingBlock } from '../../materials/kinds/ReadingBlock';
 import { isAlone, isSlot, isText, readsAsText } from '../../materials/kinds/rules';
 import { MediaContext } from '../../materials/media';
+import { SumPicture } from '../sum/SumPicture';
 import { wordsAt } from './wordsAt';
 
 type View = Schema['ShownView'];
@@ -62,6 +63,7 @@ function SlotAnswers({ block, answers }: { block: Block; answers: Answer[] }) {
 /** One piece of work. */
 function ShownWork({ thing, heading }: { thing: Thing; heading: 'h1' | 'h2' }) {
   const Heading = heading;
+  if (thing.sum !== null) return <SumPicture sum={thing.sum} />;
   const places = thing.pages.reduce((n, page) => n + page.blocks.length, 0);
   return (
     <article className="min-w-0">

@@ -66,7 +66,7 @@ export const AroundWall: Around = ({ token, children }) => {
       {shown === null ? (
         children
       ) : (
-        <Fitted>
+        <Fitted columns={shown.things.length > 1 || shown.things.some((thing) => thing.sum !== null) ? 1 : 2}>
           <Suspense fallback={null}>
             <Shown shown={shown} mediaAt={(id) => `/api/class-page/${token}/shown/media/${id}`} heading="h1" />
           </Suspense>

@@ -1,73 +1,101 @@
 // Fits what is shown to the wall: as large as it fits, and in pages where it would become too small.
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import clsx from 'clsx';
+import { useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Button } from '../../../ui/Button';
 import * as m from '#messages';
 import { backKey, forwardKey } from '../../../ui/direction';
+import { pageStarts } from './pageStarts';
 
 /** Sizes of type in pixels, the largest first; the last can be read from eight metres. */
 const sizes = [44, 40, 36, 32, 28];
-/** In one column, or where that would be too long in two. */
-const layouts = [1, 2].flatMap((columns) => sizes.map((size) => ({ size, columns })));
+interface Layout {
+  size: number;
+  columns: number;
+}
+/** In one column, or where that would be too long in several. */
+const layouts = (most: number): Layout[] =>
+  Array.from({ length: most }, (_, i) => i + 1).flatMap((columns) => sizes.map((size) => ({ size, columns })));
 
-/** Picks the largest size at which it fits; measured again whenever it changes. */
-function useFit(turned: number) {
-  const box = useRef<HTMLDivElement>(null);
-  const inside = useRef<HTMLDivElement>(null);
-  const [fit, setFit] = useState({ size: sizes[0] ?? 28, pages: 1 });
+/** What is not cut in two by the end of a page. */
+const whole = 'p, li, tr, blockquote, img, h1, h2, h3, figcaption';
+
+function piecesOf(content: HTMLElement) {
+  const from = content.getBoundingClientRect().top;
+  return [...content.querySelectorAll(whole)]
+    .map((one) => one.getBoundingClientRect())
+    .map((box) => ({ top: Math.floor(box.top - from), bottom: Math.ceil(box.bottom - from) }))
+    .sort((one, other) => one.top - other.top);
+}
+
+/** Sets the largest type with which it fits. @returns where its pages begin */
+function fit(frame: HTMLElement, content: HTMLElement, most: number): number[] {
+  const put = ({ size, columns }: Layout) => {
+    content.style.fontSize = `${size}px`;
+    content.style.columnCount = columns === 1 ? '' : String(columns);
+  };
+  const fits = layouts(most).find((layout) => {
+    put(layout);
+    return content.scrollHeight <= frame.clientHeight;
+  });
+  if (fits !== undefined) return [0];
+  put({ size: sizes.at(-1) ?? 28, columns: 1 });
+  return pageStarts(piecesOf(content), frame.clientHeight, content.scrollHeight);
+}
+
+const isSame = (one: number[], other: number[]) => one.length === other.length && one.every((n, i) => n === other[i]);
+
+/** Measured again whenever what is shown, or the wall, changes. @returns where the pages begin */
+function useFit(box: RefObject<HTMLElement | null>, inside: RefObject<HTMLElement | null>, most: number): number[] {
+  const [starts, setStarts] = useState([0]);
   useEffect(() => {
     const measure = () => {
-      const [frame, content] = [box.current, inside.current];
-      if (frame === null || content === null) return;
-      const put = ({ size, columns }: { size: number; columns: number }) => {
-        content.style.fontSize = `${size}px`;
-        content.style.columnCount = String(columns);
-      };
-      const fits = layouts.find((layout) => {
-        put(layout);
-        return content.scrollHeight <= frame.clientHeight;
-      });
-      const size = fits?.size ?? sizes.at(-1) ?? 28;
-      put(fits ?? { size, columns: 1 });
-      const pages = Math.max(1, Math.ceil(content.scrollHeight / Math.max(1, frame.clientHeight)));
-      setFit((old) => (old.size === size && old.pages === pages ? old : { size, pages }));
+      if (box.current === null || inside.current === null) return;
+      const fresh = fit(box.current, inside.current, most);
+      setStarts((old) => (isSame(old, fresh) ? old : fresh));
     };
     measure();
     const observer = new ResizeObserver(measure);
     if (box.current !== null) observer.observe(box.current);
     if (inside.current !== null) observer.observe(inside.current);
     return () => observer.disconnect();
-  }, []);
-  const page = Math.min(turned, fit.pages - 1);
-  useEffect(() => {
-    const frame = box.current;
-    if (frame !== null) frame.scrollTop = page * frame.clientHeight;
-  }, [page, fit.size]);
-  return { box, inside, page, ...fit };
+  }, [box, inside, most]);
+  return starts;
 }
 
-export function Fitted({ children }: { children: ReactNode }) {
+/** @param props.columns the most there may be */
+export function Fitted({ columns, children }: { columns: number; children: ReactNode }) {
+  const box = useRef<HTMLDivElement>(null);
+  const inside = useRef<HTMLDivElement>(null);
+  const starts = useFit(box, inside, columns);
   const [turned, setTurned] = useState(0);
-  const { box, inside, page, pages } = useFit(turned);
+  const pages = starts.length;
+  const page = Math.min(turned, pages - 1);
+  const [from, to] = [starts[page] ?? 0, starts[page + 1]];
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key === forwardKey()) setTurned((n) => Math.min(pages - 1, n + 1));
-      if (event.key === backKey()) setTurned((n) => Math.max(0, Math.min(n, pages - 1) - 1));
+      if (event.key === forwardKey()) setTurned(Math.min(pages - 1, page + 1));
+      if (event.key === backKey()) setTurned(Math.max(0, page - 1));
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  }, [pages]);
+  }, [pages, page]);
   return (
     <>
-      <div ref={box} className="min-h-0 flex-1 overflow-hidden">
-        <div ref={inside} className="gap-10 leading-snug [&_section]:break-inside-avoid">
-          {children}
+      <div ref={box} className="relative min-h-0 flex-1 overflow-hidden">
+        {/* What would be cut at the lower edge stands on the next page. */}
+        <div className="overflow-hidden" style={to === undefined ? undefined : { height: to - from }}>
+          <div ref={inside} className="gap-10 leading-snug [&_section]:break-inside-avoid" style={{ marginTop: -from }}>
+            {children}
+          </div>
         </div>
       </div>
-      {pages > 1 && (
-        <Button className="self-end text-2xl" onClick={() => setTurned((page + 1) % pages)}>
-          {m.wall_pageOf({ page: page + 1, pages })} · {m.wall_turnWork()}
-        </Button>
-      )}
+      {/* Always there, so that what is shown does not grow and shrink by it. */}
+      <Button
+        className={clsx('self-end text-2xl', pages < 2 && 'invisible')}
+        onClick={() => setTurned((page + 1) % pages)}
+      >
+        {m.wall_pageOf({ page: page + 1, pages })} · {m.wall_turnWork()}
+      </Button>
     </>
   );
 }

@@ -92,9 +92,10 @@ function Back({ desk, log }: { desk: LessonDesk; log: ReactNode }) {
   const { Panel } = use(LessonPartsContext);
   return (
     <div className="flex flex-col gap-5">
-      <Panel desk={desk} />
-      <WhoIsMissing lesson={lesson} asked="back" />
-      <PlanPanel desk={desk} again />
+      <Panel desk={desk}>
+        <WhoIsMissing lesson={lesson} asked="back" />
+        <PlanPanel desk={desk} again />
+      </Panel>
       <section aria-label={m.live_notice()}>
         <h2 className="mb-1 font-sans text-sm font-semibold text-soft">{m.live_notice()}</h2>
         <NoticeBox lesson={lesson} />

@@ -46,11 +46,7 @@ export function Head({
     <>
       {group !== null && <Sign mark={group.mark} size={20} />}
       <span className="min-w-0 flex-1 font-head font-semibold wrap-anywhere">{title}</span>
-      {fresh ? (
-        <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{m.work_fresh()}</span>
-      ) : (
-        state === undefined && <span className="shrink-0 text-xs text-soft">{m.work_slots({ done, all })}</span>
-      )}
+      {fresh && <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{m.work_fresh()}</span>}
     </>
   );
   return (
@@ -68,8 +64,10 @@ export function Head({
         </button>
       )}
       {all > 0 && <Bar done={done} all={all} />}
-      {state !== undefined && (
+      {state !== undefined ? (
         <p className={clsx('text-xs wrap-anywhere', state.strong ? 'font-semibold' : 'text-soft')}>{state.text}</p>
+      ) : (
+        all > 0 && <p className="text-xs text-soft">{m.work_slots({ done, all })}</p>
       )}
       {silent.length > 0 && row.copy.way === 'together' && (
         <p className="text-xs text-soft wrap-anywhere">{m.work_silent({ names: list(silent) })}</p>
@@ -220,7 +218,7 @@ export function Mini({ row, page, lesson, seen, onOpen }: PageProps) {
           </span>
         </span>
         {all > 0 && <Bar done={done} all={all} />}
-        <span className="mt-0.5 line-clamp-2 text-xs leading-snug wrap-anywhere">
+        <span className="mt-0.5 line-clamp-2 pe-14 text-xs leading-snug wrap-anywhere">
           {last === undefined ? (
             <span className="text-soft">{m.work_empty()}</span>
           ) : block !== undefined && isText(block) ? (

@@ -1,6 +1,6 @@
 // Going round: the work of all groups at once, and of one when it is opened.
 import clsx from 'clsx';
-import { useState } from 'react';
+import { use, useState } from 'react';
 import { useServerNow } from '../../../api/clock';
 import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -8,6 +8,7 @@ import { markOf } from '../../../ui/signs/marks';
 import { Tabs } from '../../../ui/page/Tabs';
 import * as m from '#messages';
 import { NumberLines } from '../../materials/kinds/NumberLine';
+import { LessonPartsContext } from '../laterParts';
 import { Cell, Head, Mini, Strip } from './CopyCells';
 import { CopySheet } from './CopySheet';
 import { isFresh, loadSeen, looked, seenUpTo, storeSeen, type Seen } from './fresh';
@@ -233,14 +234,14 @@ function GroupNumbers({ rows, lesson }: { rows: Row[]; lesson: Lesson }) {
 }
 
 /** The walk-round: every group's work, page by page, live; what is new since it was last looked at glows. */
-export function WalkRound({
+function WorkByGroup({
   lesson,
-  visited = null,
+  visited,
   onVisit,
 }: {
   lesson: Lesson;
-  visited?: string | null;
-  onVisit?: ((group: string) => void) | undefined;
+  visited: string | null;
+  onVisit: ((group: string) => void) | undefined;
 }) {
   const copies = useCopies(lesson.round.id);
   const [filter, setFilter] = useState<Filter>('all');
@@ -256,7 +257,7 @@ export function WalkRound({
     setOpened(to);
   };
   return (
-    <div className="floor-paper flex-1 overflow-y-auto p-5">
+    <>
       {copies.isSuccess && rows.length === 0 && (
         <p className="mx-auto max-w-md py-16 text-center text-soft">{m.work_none()}</p>
       )}
@@ -283,6 +284,51 @@ export function WalkRound({
           onGo={leave}
           onClose={() => leave(null)}
         />
+      )}
+    </>
+  );
+}
+
+type Sorting = 'group' | 'question';
+
+/** The work of a round: by groups, or by questions over all groups. */
+export function WalkRound({
+  lesson,
+  visited = null,
+  onVisit,
+}: {
+  lesson: Lesson;
+  visited?: string | null;
+  onVisit?: ((group: string) => void) | undefined;
+}) {
+  const { WorkByQuestion } = use(LessonPartsContext);
+  const [sorting, setSorting] = useState<Sorting>('group');
+  const [opened, setOpened] = useState<string | null>(null);
+  return (
+    <div className="floor-paper flex-1 overflow-y-auto p-5">
+      {WorkByQuestion !== null && lesson.copies.length > 0 && (
+        <div className="mb-3">
+          <Tabs
+            label={m.work_sorting()}
+            tabs={[
+              { value: 'group', label: m.work_byGroup() },
+              { value: 'question', label: m.work_byQuestion() },
+            ]}
+            shown={sorting}
+            onShow={setSorting}
+          />
+        </div>
+      )}
+      {sorting === 'question' && WorkByQuestion !== null ? (
+        <WorkByQuestion
+          lesson={lesson}
+          onOpen={(group) => {
+            setOpened(group);
+            setSorting('group');
+          }}
+        />
+      ) : (
+        <WorkByGroup key={opened} lesson={lesson} visited={opened ?? visited} onVisit={onVisit} />
       )}
     </div>
   );

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Materials\Writing;
+namespace FreshHuddle\App\Materials\Writing\Message;
 
 use FreshHuddle\App\Materials\Event\AnswerChanged;
+use FreshHuddle\App\Materials\Writing\AnswerView;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Block;

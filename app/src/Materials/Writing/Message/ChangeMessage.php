@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Materials\Writing;
+namespace FreshHuddle\App\Materials\Writing\Message;
 
 use FreshHuddle\App\Stream\Message\StaffMessage;
 use FreshHuddle\App\Stream\Message\StudentMessage;

@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Debrief\Sum;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Lesson\Run\RunReader;
+use FreshHuddle\App\Materials\Cupboard\BlockView;
+use FreshHuddle\App\Materials\Writing\AnswerView;
+use FreshHuddle\App\Materials\Writing\CopyView;
+use FreshHuddle\App\Materials\Writing\WorkReader;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Debrief\HoldUp\ShownPart;
+use FreshHuddle\Core\Debrief\Sum\Given;
+use FreshHuddle\Core\Debrief\Sum\Score;
+use FreshHuddle\Core\Debrief\Sum\SlotSums;
+use FreshHuddle\Core\Debrief\Sum\Sum;
+use FreshHuddle\Core\Debrief\Sum\Tally;
+use FreshHuddle\Core\Grouping\Group;
+use FreshHuddle\Core\Materials\Block;
+
+/**
+ * Sums over all copies of a round, place by place.
+ */
+final readonly class SumReader
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private WorkReader $work,
+        private RunReader $runs,
+    ) {
+    }
+
+    /**
+     * @return list<SumView> in the order of the places on their worksheets
+     */
+    public function forRound(Round $round): array
+    {
+        $places = [];
+        foreach ($this->work->copies($round->id) as $copy) {
+            foreach ($copy->pages as $page) {
+                foreach ($page->blocks as $view) {
+                    // Where variants have other texts to mark, what was done in them is not the same.
+                    $key = "{$copy->original} {$view->id} {$view->settings->passage}";
+                    $places[$key] ??= ['copy' => $copy, 'page' => $page->title, 'view' => $view, 'copies' => []];
+                    $places[$key]['copies'][] = $copy;
+                }
+            }
+        }
+        $groups = $this->runs->floor($round->id)->groups;
+        $sums = [];
+        foreach ($places as $place) {
+            $sum = $this->sum($place['view'], $place['page'], $place['copy'], $place['copies'], $groups);
+            if (null !== $sum) {
+                $sums[] = $sum;
+            }
+        }
+
+        return $sums;
+    }
+
+    /**
+     * @return SumView|null null if there is nothing to be summed up there
+     */
+    public function forSlot(Round $round, string $original, string $slot): ?SumView
+    {
+        foreach ($this->forRound($round) as $sum) {
+            if ($sum->original === $original && $sum->block->id === $slot) {
+                return $sum;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<CopyView> $copies in which this place is
+     * @param list<Group>    $groups
+     */
+    private function sum(BlockView $view, string $page, CopyView $copy, array $copies, array $groups): ?SumView
+    {
+        $block = $view->block();
+        $kind = SlotSums::forKind($block->kind);
+        if (null === $kind) {
+            return null;
+        }
+        $given = $this->given($block, $copies);
+        $sources = $this->sources($block, $copies, $groups, array_column($given, 'source'));
+        $sum = $kind->sum($block, $given);
+        $place = array_flip(array_map(static fn (SumSource $source): string => $source->id, $sources));
+
+        return new SumView(
+            $copy->original,
+            $copy->title,
+            $page,
+            BlockView::fromBlock(ShownPart::forAll($block, false) ?? $block),
+            $sum->shape,
+            \count($given),
+            \count($sources),
+            array_map(
+                static fn (Tally $tally): TallyView => new TallyView(
+                    $tally->item,
+                    $tally->under,
+                    $tally->text,
+                    \count($tally->sources),
+                    array_map(static fn (string $source): int => $place[$source], $tally->sources),
+                    $tally->right,
+                ),
+                $sum->tallies,
+            ),
+            $sources,
+            self::scores($sum, $place),
+            array_sum(array_map(static fn (Score $score): int => $score->right, $sum->scores)),
+            array_sum(array_map(static fn (Score $score): int => $score->of, $sum->scores)),
+        );
+    }
+
+    /**
+     * @param array<string, int> $place of each source
+     *
+     * @return list<ScoreView>
+     */
+    private static function scores(Sum $sum, array $place): array
+    {
+        return array_map(
+            static fn (Score $score): ScoreView => new ScoreView($place[$score->source], $score->right, $score->of),
+            $sum->scores,
+        );
+    }
+
+    /**
+     * @param list<CopyView> $copies
+     *
+     * @return list<Given> what is not empty
+     */
+    private function given(Block $block, array $copies): array
+    {
+        $given = [];
+        foreach ($copies as $copy) {
+            foreach ($copy->answers as $answer) {
+                if ($answer->slot === $block->id && self::isGiven($answer, $block)) {
+                    $source = $answer->owner === $copy->id
+                        ? $copy->groupId ?? $copy->studentId ?? $copy->id
+                        : $answer->owner;
+                    $given[] = new Given($source, $answer->text);
+                }
+            }
+        }
+
+        return $given;
+    }
+
+    private static function isGiven(AnswerView $answer, Block $block): bool
+    {
+        return true === $block->slot()?->isFilled($answer->text, $block)
+            || !\in_array(trim($answer->text), ['', '{}'], true);
+    }
+
+    /**
+     * @param list<CopyView> $copies
+     * @param list<Group>    $groups in the order of the floor
+     * @param list<string>   $given  who has done something, also who sits there no more
+     *
+     * @return list<SumSource> whoever could have done something, in the order of the groups
+     */
+    private function sources(Block $block, array $copies, array $groups, array $given): array
+    {
+        $isAlone = true === $block->slot()?->isAlone($block->settings);
+        $sources = [];
+        foreach ($copies as $copy) {
+            $mine = array_filter(
+                $groups,
+                static fn (Group $group): bool => null === $copy->groupId
+                    ? null === $copy->studentId || \in_array($copy->studentId, $group->students, true)
+                    : $copy->groupId === $group->id,
+            );
+            if (!$isAlone && null !== $copy->groupId) {
+                foreach ($mine as $group) {
+                    $sources[$group->id] = new SumSource(
+                        $group->id,
+                        $group->name,
+                        $group->id,
+                        $group->name,
+                        $group->mark,
+                    );
+                }
+                continue;
+            }
+            foreach ($mine as $group) {
+                foreach (null === $copy->studentId ? $group->students : [$copy->studentId] as $student) {
+                    $sources[$student] = $this->student($student, $group);
+                }
+            }
+        }
+        foreach ($given as $id) {
+            $sources[$id] ??= $this->student($id, null);
+        }
+        $order = array_flip(array_map(static fn (Group $group): string => $group->id, $groups));
+        uasort(
+            $sources,
+            static fn (SumSource $one, SumSource $other): int => ($order[$one->group ?? ''] ?? \PHP_INT_MAX)
+                <=> ($order[$other->group ?? ''] ?? \PHP_INT_MAX),
+        );
+
+        return array_values($sources);
+    }
+
+    private function student(string $id, ?Group $group): SumSource
+    {
+        return new SumSource(
+            $id,
+            $this->em->find(Student::class, $id)->name ?? '',
+            $group?->id,
+            $group->name ?? '',
+            $group?->mark,
+        );
+    }
+}

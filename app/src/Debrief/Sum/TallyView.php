@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Debrief\Sum;
+
+/**
+ * Who has done the same.
+ */
+final readonly class TallyView
+{
+    /**
+     * @param string    $item    a card, a line, an option, a row; the place of a word; '' where there is only one thing
+     * @param string    $under   the heading, the column, the kind of mark; '' where there is none
+     * @param string    $text    in words
+     * @param int       $count   how many
+     * @param list<int> $sources who, by their place among the sources; none where no names are shown
+     * @param bool|null $right   null: it is not said what is right
+     */
+    public function __construct(
+        public string $item,
+        public string $under,
+        public string $text,
+        public int $count,
+        public array $sources,
+        public ?bool $right,
+    ) {
+    }
+}

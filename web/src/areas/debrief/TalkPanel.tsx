@@ -1,0 +1,25 @@
+// The panel while everybody is together: what is done with the class, and under it what comes next.
+import { useState, type ReactNode } from 'react';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import * as m from '#messages';
+import { CallOn } from './CallOn';
+import { useDebrief } from './useDebrief';
+
+/** While groups still share, the next group is the one thing to do next: the plan makes way for it. */
+export function TalkPanel({ lesson, children }: { lesson: Schema['LessonView']; children: ReactNode }) {
+  const debrief = useDebrief(lesson);
+  const [isOpen, setOpen] = useState(false);
+  const isSharing = debrief?.turns.some((turn) => turn.endedAt === null) ?? false;
+  return (
+    <>
+      {lesson.order.now !== null && <CallOn lesson={lesson} />}
+      {isSharing && (
+        <Button look="quiet" className="self-start text-sm" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          {isOpen ? m.debrief_hidePlan() : m.debrief_plan()}
+        </Button>
+      )}
+      {(!isSharing || isOpen) && children}
+    </>
+  );
+}

@@ -1,0 +1,244 @@
+// A sum over all groups as one picture, to be read from the back of the room.
+import type { ReactNode } from 'react';
+import type { Schema, Whole } from '../../../api/client';
+import { markOf } from '../../../ui/signs/marks';
+import { Sign } from '../../../ui/signs/Sign';
+import * as m from '#messages';
+import { PassageSum } from './PassageSum';
+
+export type SumView = Whole<Schema['SumView']>;
+type Tally = SumView['tallies'][number];
+type Source = SumView['sources'][number];
+
+/** What is right has an outline and a tick, never a colour alone. */
+export const rightLook = 'outline-4 -outline-offset-4 outline-ink';
+
+/** Who has done it: a dot for each in the colour and sign of its group; without names a number. */
+export function Who({
+  sum,
+  tally,
+  onPress,
+}: {
+  sum: SumView;
+  tally: Tally;
+  /** Opens what a group has done. */
+  onPress?: ((source: Source) => void) | undefined;
+}) {
+  if (tally.sources.length === 0) return tally.count === 0 ? null : <b className="text-[1.2em]">{tally.count}</b>;
+  return (
+    <span className="inline-flex flex-wrap items-center gap-1">
+      {tally.sources.map((index) => {
+        const source = sum.sources[index];
+        if (source === undefined) return null;
+        const dot = <Dot source={source} />;
+        return onPress === undefined ? (
+          <span key={source.id}>{dot}</span>
+        ) : (
+          <button
+            key={source.id}
+            type="button"
+            aria-label={source.name}
+            title={source.name}
+            onClick={() => onPress(source)}
+          >
+            {dot}
+          </button>
+        );
+      })}
+    </span>
+  );
+}
+
+function Dot({ source }: { source: Source }) {
+  const colour = source.mark === null ? 'var(--ink)' : markOf(source.mark).colour;
+  return (
+    <span
+      title={source.name}
+      className="grid size-[1.5em] place-items-center rounded-full border-2 bg-sheet [&>svg]:size-[0.95em]"
+      style={{ borderColor: colour, color: colour }}
+    >
+      {source.mark === null ? null : <Sign mark={source.mark} size={14} plain />}
+      <span className="sr-only">{source.name}</span>
+    </span>
+  );
+}
+
+interface PictureProps {
+  sum: SumView;
+  onPress?: ((source: Source) => void) | undefined;
+}
+
+/** Cards by headings. */
+function Cards({ sum, onPress }: PictureProps) {
+  const { items, heads } = sum.block.settings;
+  const at = (item: string, under: string) => sum.tallies.find((one) => one.item === item && one.under === under);
+  return (
+    <table className="w-full border-collapse">
+      <thead>
+        <tr>
+          <td />
+          {heads.map((head) => (
+            <th key={head.id} scope="col" className="border border-ink bg-wash px-2 py-1 text-start wrap-anywhere">
+              {head.text}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {items.map((card) => (
+          <tr key={card.id}>
+            <th
+              scope="row"
+              data-place={card.id}
+              className="border border-ink bg-sheet px-2 py-1 text-start font-normal wrap-anywhere"
+            >
+              {card.text}
+            </th>
+            {heads.map((head) => {
+              const tally = at(card.id, head.id);
+              return (
+                <td
+                  key={head.id}
+                  className={`border border-ink bg-sheet px-2 py-1 ${tally?.right === true ? rightLook : ''}`}
+                >
+                  {tally !== undefined && <Who sum={sum} tally={tally} onPress={onPress} />}
+                  {tally?.right === true && <span className="ms-1 font-bold">✓</span>}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** A line with a bar as long as many have done it, and their number at its end. */
+function BarLine({ text, tally, most, children }: { text: string; tally: Tally; most: number; children?: ReactNode }) {
+  return (
+    <li className="space-y-0.5" data-place={tally.item === '' ? undefined : tally.item}>
+      <p className="wrap-anywhere">{text}</p>
+      <div className="flex flex-wrap items-center gap-2">
+        <span
+          aria-hidden="true"
+          className="h-[1em] min-w-0.5 shrink-0 bg-ink"
+          style={{ width: `${(60 * tally.count) / Math.max(1, most)}%` }}
+        />
+        <b className="text-[1.2em] tabular-nums">{tally.count}</b>
+        {children}
+      </div>
+    </li>
+  );
+}
+
+function Bars({ sum, onPress }: PictureProps) {
+  const most = Math.max(1, ...sum.tallies.map((tally) => tally.count));
+  return (
+    <ul className="space-y-2">
+      {sum.tallies.map((tally) => (
+        <BarLine key={`${tally.item}${tally.text}`} text={tally.text} tally={tally} most={most}>
+          {onPress !== undefined && tally.sources.length > 0 && tally.sources.length <= 8 && (
+            <Who sum={sum} tally={tally} onPress={onPress} />
+          )}
+        </BarLine>
+      ))}
+    </ul>
+  );
+}
+
+/** What was written, like answers together: how many, and what. */
+function Texts({ sum, onPress }: PictureProps) {
+  return (
+    <ul className="space-y-1.5">
+      {sum.tallies.map((tally) => (
+        <li key={tally.text} className="flex items-baseline gap-3">
+          <b className="w-[1.5em] shrink-0 text-end text-[1.2em] tabular-nums">{tally.count}</b>
+          <span className="min-w-0 flex-1 border-s-4 border-ink bg-sheet px-2 py-0.5 whitespace-pre-wrap wrap-anywhere">
+            {tally.text}{' '}
+            {onPress !== undefined && tally.sources.length <= 8 && <Who sum={sum} tally={tally} onPress={onPress} />}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What stands in the cells of the given rows. */
+function Cells({ sum }: PictureProps) {
+  const { items, heads } = sum.block.settings;
+  return (
+    <table className="w-full border-collapse">
+      <thead>
+        <tr>
+          <td />
+          {heads.map((head) => (
+            <th key={head.id} scope="col" className="border border-ink bg-wash px-2 py-1 text-start wrap-anywhere">
+              {head.text}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {items.map((row) => (
+          <tr key={row.id}>
+            <th scope="row" className="border border-ink bg-sheet px-2 py-1 text-start align-top wrap-anywhere">
+              {row.text}
+            </th>
+            {heads.map((head) => (
+              <td key={head.id} className="border border-ink bg-sheet px-2 py-1 align-top">
+                <ul>
+                  {sum.tallies
+                    .filter((one) => one.item === row.id && one.under === head.id)
+                    .map((one) => (
+                      <li key={one.text} className="wrap-anywhere">
+                        {one.text} {one.count > 1 && <b>× {one.count}</b>}
+                      </li>
+                    ))}
+                </ul>
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const pictures = { cards: Cards, bars: Bars, numbers: Bars, cells: Cells, passage: PassageSum, texts: Texts };
+
+/** The picture of a sum, with what it is about and how many are in it. */
+export function SumPicture({ sum, onPress }: PictureProps) {
+  const Picture = pictures[sum.shape];
+  return (
+    <figure>
+      <figcaption className="mb-2">
+        <p className="text-[1.15em] leading-tight font-semibold wrap-anywhere">{sum.block.text}</p>
+        <p className="text-[0.8em] text-soft">
+          {m.debrief_answeredOf({ n: sum.answered, all: sum.all })}
+          {sum.of > 0 && ` · ${m.debrief_rightOf({ percent: Math.round((100 * sum.right) / sum.of) })}`}
+        </p>
+      </figcaption>
+      {sum.answered === 0 ? <p className="text-soft">{m.work_empty()}</p> : <Picture sum={sum} onPress={onPress} />}
+      {sum.scores.length > 0 && <Scores sum={sum} />}
+    </figure>
+  );
+}
+
+/** Who has how much right. */
+function Scores({ sum }: { sum: SumView }) {
+  return (
+    <ul aria-label={m.debrief_rightBy()} className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-[0.85em]">
+      {sum.scores.map((score) => {
+        const source = sum.sources[score.source];
+        return source === undefined ? null : (
+          <li key={source.id} className="flex items-center gap-1.5">
+            {source.mark !== null && <Sign mark={source.mark} size={16} />} {source.name}{' '}
+            <b className="tabular-nums">
+              {score.right}/{score.of}
+            </b>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
