@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief;
 
 use FreshHuddle\App\Debrief\HoldUp\ShownView;
+use FreshHuddle\App\Debrief\Question\QuestionView;
 use FreshHuddle\App\Debrief\ShareOut\ReportView;
 
 /**
@@ -16,13 +17,15 @@ final readonly class ClassDebrief
      * @param int             $revision how often this has changed
      * @param ReportView|null $report   who reports and who comes next; null outside a share-out
      * @param ShownView|null  $shown    work that is shown to everybody
-     * @param CalledView|null $called   who is asked to speak, where everybody is to see it
+     * @param CalledView|null   $called   who is asked to speak, where everybody is to see it
+     * @param QuestionView|null $question that is asked, or of which it is shown what was answered
      */
     public function __construct(
         public int $revision,
         public ?ReportView $report = null,
         public ?ShownView $shown = null,
         public ?CalledView $called = null,
+        public ?QuestionView $question = null,
     ) {
     }
 }

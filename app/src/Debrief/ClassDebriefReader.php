@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Debrief;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Debrief\Calling\StudentCalled;
 use FreshHuddle\App\Debrief\HoldUp\ShownReader;
+use FreshHuddle\App\Debrief\Question\QuestionReader;
 use FreshHuddle\App\Debrief\ShareOut\ReportReader;
 
 /**
@@ -18,6 +19,7 @@ final readonly class ClassDebriefReader
         private EntityManagerInterface $em,
         private ReportReader $reports,
         private ShownReader $shown,
+        private QuestionReader $questions,
     ) {
     }
 
@@ -36,6 +38,7 @@ final readonly class ClassDebriefReader
             $this->reports->forLesson($debrief->lesson),
             $this->shown->view($lessonId, $debrief->showsNames),
             null === $call ? null : new CalledView($call->student->id, $call->student->name),
+            $this->questions->forAll($lessonId),
         );
     }
 }

@@ -75,14 +75,22 @@ final readonly class DebriefChanger
     }
 
     /**
-     * What is shown has been written on meanwhile: everybody sees it as it is now.
+     * What is shown has been written on meanwhile, or answered: everybody sees it as it is now.
+     *
+     * @param bool $isForStaff it is theirs to see, too, where nothing of it is shown to the class
      */
-    public function tellAgain(string $lessonId): void
+    public function tellAgain(string $lessonId, bool $isForStaff): void
     {
         $debrief = $this->em->find(Debrief::class, $lessonId);
-        if (null !== $debrief) {
-            $this->change($debrief->lesson, Actor::clock(), static fn (): array => []);
+        if (null === $debrief || null !== $debrief->lesson->endedAt) {
+            return;
         }
+        if ($isForStaff && null === $this->reader->forLesson($lessonId)->question?->sum) {
+            $this->stream->publish([Audience::staff($lessonId)], new DebriefHint(null, $debrief->revision));
+
+            return;
+        }
+        $this->change($debrief->lesson, Actor::clock(), static fn (): array => []);
     }
 
     /**

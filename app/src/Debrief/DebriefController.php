@@ -12,6 +12,9 @@ use FreshHuddle\App\Debrief\HoldUp\EditShown;
 use FreshHuddle\App\Debrief\HoldUp\HoldUps;
 use FreshHuddle\App\Debrief\HoldUp\HoldUpWork;
 use FreshHuddle\App\Debrief\HoldUp\ShowSum;
+use FreshHuddle\App\Debrief\Question\AskQuestion;
+use FreshHuddle\App\Debrief\Question\EditQuestion;
+use FreshHuddle\App\Debrief\Question\Questions;
 use FreshHuddle\App\Debrief\ShareOut\ArrangeTurns;
 use FreshHuddle\App\Debrief\ShareOut\BeginTurn;
 use FreshHuddle\App\Debrief\ShareOut\EditTurn;
@@ -30,7 +33,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
  */
 #[Route(
     '/api/staff/lessons/{id}/debrief',
-    requirements: ['id' => Requirement::UUID, 'turn' => Requirement::UUID, 'call' => Requirement::UUID],
+    requirements: ['id' => Requirement::UUID, 'turn' => Requirement::UUID, 'call' => Requirement::UUID, 'question' => Requirement::UUID],
 ),]
 final readonly class DebriefController
 {
@@ -41,6 +44,7 @@ final readonly class DebriefController
         private ShareOuts $shareOuts,
         private HoldUps $holdUps,
         private Calls $calls,
+        private Questions $questions,
     ) {
     }
 
@@ -158,6 +162,34 @@ final readonly class DebriefController
     ): DebriefView {
         $lesson = $this->lessons->lesson($teacher, $id);
         $this->calls->mark($lesson, $call, $request->state, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Asks everybody a quick question. */
+    #[Route('/questions', methods: ['POST'])]
+    #[ForAssistants]
+    public function ask(#[CurrentUser] Teacher $teacher, string $id, #[Body] AskQuestion $request): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->questions->ask($lesson, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Closes a quick question, or shows what was answered. */
+    #[Route('/questions/{question}', methods: ['PATCH'])]
+    #[ForAssistants]
+    public function editQuestion(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        string $question,
+        #[Body]
+        EditQuestion $request,
+    ): DebriefView {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->questions->edit($lesson, $question, $request, Actor::teacher($teacher->id));
 
         return $this->views->view($lesson);
     }

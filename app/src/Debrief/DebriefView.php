@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Debrief;
 use FreshHuddle\App\Debrief\Calling\StudentCallView;
 use FreshHuddle\App\Debrief\HoldUp\HeldUpView;
 use FreshHuddle\App\Debrief\HoldUp\ShownView;
+use FreshHuddle\App\Debrief\Question\AskedView;
 use FreshHuddle\App\Debrief\ShareOut\TurnView;
 use FreshHuddle\Core\Debrief\ShareOut\ReportOrder;
 
@@ -23,6 +24,7 @@ final readonly class DebriefView
      * @param bool             $showsNames  work that is shown carries names
      * @param ShownView|null   $shown       what everybody sees
      * @param list<HeldUpView> $heldUp      where that stands in the work
+     * @param AskedView|null   $asked       the last quick question
      * @param list<string>     $roles       that seats of the last round have
      */
     public function __construct(
@@ -35,6 +37,7 @@ final readonly class DebriefView
         public ?ShownView $shown,
         public array $heldUp,
         public array $roles,
+        public ?AskedView $asked,
         public int $serverNow,
     ) {
     }

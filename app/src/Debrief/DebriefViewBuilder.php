@@ -10,6 +10,7 @@ use FreshHuddle\App\Debrief\Calling\CandidateReader;
 use FreshHuddle\App\Debrief\Calling\StudentCallView;
 use FreshHuddle\App\Debrief\HoldUp\HeldUpView;
 use FreshHuddle\App\Debrief\HoldUp\ShownReader;
+use FreshHuddle\App\Debrief\Question\QuestionReader;
 use FreshHuddle\App\Debrief\ShareOut\ReportReader;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\NowReader;
@@ -27,6 +28,7 @@ final readonly class DebriefViewBuilder
         private CandidateReader $candidates,
         private ShownReader $shown,
         private NowReader $now,
+        private QuestionReader $questions,
     ) {
     }
 
@@ -47,6 +49,7 @@ final readonly class DebriefViewBuilder
             $this->shown->view($lesson->id, $debrief->showsNames),
             array_map(HeldUpView::fromHeldUp(...), $this->shown->heldUp($lesson->id)),
             array_values(array_unique(array_filter($roles, static fn (string $role): bool => '' !== $role))),
+            $this->questions->forStaff($lesson),
             $now,
         );
     }

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Debrief;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Debrief\Calling\Calls;
 use FreshHuddle\App\Debrief\HoldUp\HoldUps;
+use FreshHuddle\App\Debrief\Question\Questions;
 use FreshHuddle\App\Debrief\ShareOut\ShareOuts;
 use FreshHuddle\App\Lesson\Event\LessonEnded;
 use FreshHuddle\App\Lesson\Event\SegmentBegun;
@@ -30,6 +31,7 @@ final readonly class OnLessonCourse
         private HoldUps $holdUps,
         private ShareOuts $shareOuts,
         private Calls $calls,
+        private Questions $questions,
     ) {
     }
 
@@ -64,6 +66,7 @@ final readonly class OnLessonCourse
         ): ?array {
             $wasShown = $this->holdUps->drop($lesson);
             $wasCalled = $this->calls->clear($lesson);
+            $wasAsked = null === $segment && $this->questions->stop($lesson, $now);
             $hasStopped = $this->shareOuts->stop($lesson, $now);
             if ($isShareOut && null !== $segment) {
                 $this->shareOuts->prepare($debrief, $segment);
@@ -71,7 +74,7 @@ final readonly class OnLessonCourse
 
             return match (true) {
                 $wasShown => [new Event(EventKind::PutDown, $now)],
-                $wasCalled, $hasStopped, $isShareOut => [],
+                $wasCalled, $wasAsked, $hasStopped, $isShareOut => [],
                 default => null,
             };
         });

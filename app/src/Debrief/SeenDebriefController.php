@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief;
 
 use FreshHuddle\App\Debrief\HoldUp\ShownMedia;
+use FreshHuddle\App\Debrief\Question\AnswerQuestion;
+use FreshHuddle\App\Debrief\Question\MyAnswer;
+use FreshHuddle\App\Debrief\Question\Questions;
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Bytes;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Http\SignedAddress;
@@ -19,7 +23,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /**
  * What a class sees while its work is talked about: on students' pages and on the wall.
  */
-#[Route('/api', requirements: ['token' => SignedAddress::PATTERN, 'media' => Requirement::UUID])]
+#[Route('/api', requirements: ['token' => SignedAddress::PATTERN, 'media' => Requirement::UUID, 'question' => Requirement::UUID])]
 final readonly class SeenDebriefController
 {
     public function __construct(
@@ -27,6 +31,7 @@ final readonly class SeenDebriefController
         private ClassPageAccess $classPages,
         private ShownMedia $media,
         private StreamAddress $streams,
+        private Questions $questions,
     ) {
     }
 
@@ -35,6 +40,27 @@ final readonly class SeenDebriefController
     public function forStudent(#[CurrentUser] StudentUser $student): ClassDebrief
     {
         return null === $student->lessonId ? new ClassDebrief(0) : $this->reader->forLesson($student->lessonId);
+    }
+
+    /** Says what the student has answered to a quick question. */
+    #[Route('/student/questions/{question}/answer', methods: ['GET'])]
+    public function answered(#[CurrentUser] StudentUser $student, string $question): MyAnswer
+    {
+        return $this->questions->mine($question, $student->id, $student->lessonId ?? '');
+    }
+
+    /** Answers a quick question; the last answer counts. */
+    #[Route('/student/questions/{question}/answer', methods: ['PUT'])]
+    public function answer(
+        #[CurrentUser]
+        StudentUser $student,
+        string $question,
+        #[Body]
+        AnswerQuestion $request,
+    ): MyAnswer {
+        $this->questions->answer($question, $student->id, $student->lessonId ?? '', $request->answer);
+
+        return $this->questions->mine($question, $student->id, $student->lessonId ?? '');
     }
 
     /** Gives a picture that stands in work that is shown to everybody. */

@@ -53,6 +53,8 @@ enum EventKind: string
     case HeldUp = 'heldUp';
     /** What was shown to everybody is gone from all screens. */
     case PutDown = 'putDown';
+    /** A quick question to everybody. */
+    case QuestionAsked = 'questionAsked';
 
     /**
      * Whether it concerns staff, and of students at most those its `to` names: other pages need not look again.

@@ -1177,6 +1177,40 @@ export interface paths {
         patch: operations["debriefMarkCall"];
         trace?: never;
     };
+    "/api/staff/lessons/{id}/debrief/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks everybody a quick question */
+        post: operations["debriefAsk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/questions/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Closes a quick question, or shows what was answered */
+        patch: operations["debriefEditQuestion"];
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/debrief/shown": {
         parameters: {
             query?: never;
@@ -2532,6 +2566,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/questions/{question}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Says what the student has answered to a quick question */
+        get: operations["seenDebriefAnswered"];
+        /** Answers a quick question; the last answer counts */
+        put: operations["seenDebriefAnswer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/room": {
         parameters: {
             query?: never;
@@ -2670,6 +2722,9 @@ export interface components {
         AnswerNote: {
             answer: string;
         };
+        AnswerQuestion: {
+            answer: string;
+        };
         AnswerView: {
             slot: string;
             owner: string;
@@ -2693,6 +2748,16 @@ export interface components {
         AsStudentView: {
             now: components["schemas"]["StudentNow"];
             sheets: components["schemas"]["SheetView"][];
+        };
+        AskQuestion: {
+            kind: components["schemas"]["QuestionKind"];
+            text: string;
+            choices?: string[];
+        };
+        AskedView: {
+            question: components["schemas"]["QuestionView"];
+            shown: boolean;
+            missing: string[];
         };
         AtDoor: {
             state: components["schemas"]["DoorState"];
@@ -2841,6 +2906,7 @@ export interface components {
             report?: components["schemas"]["ReportView"] | null;
             shown?: components["schemas"]["ShownView"] | null;
             called?: components["schemas"]["CalledView"] | null;
+            question?: components["schemas"]["QuestionView"] | null;
         };
         ClassDoor: {
             className: string;
@@ -2981,6 +3047,7 @@ export interface components {
             shown: components["schemas"]["ShownView"] | null;
             heldUp: components["schemas"]["HeldUpView"][];
             roles: string[];
+            asked: components["schemas"]["AskedView"] | null;
             serverNow: number;
         };
         /** @enum {string} */
@@ -3105,6 +3172,10 @@ export interface components {
             talkOnly?: boolean | null;
             locksAtEnd?: boolean | null;
         };
+        EditQuestion: {
+            open?: boolean | null;
+            shown?: boolean | null;
+        };
         EditRoom: {
             name?: string | null;
             link?: string | null;
@@ -3160,7 +3231,7 @@ export interface components {
             grouping?: string;
         };
         /** @enum {string} */
-        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched" | "calledOn" | "callAnswered" | "callPassed" | "turnBegun" | "shareOutDone" | "heldUp" | "putDown";
+        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched" | "calledOn" | "callAnswered" | "callPassed" | "turnBegun" | "shareOutDone" | "heldUp" | "putDown" | "questionAsked";
         /** @enum {string} */
         EvidenceKind: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
         FailedTaskView: {
@@ -3591,6 +3662,9 @@ export interface components {
             backAt: number | null;
             pausedAt: number | null;
         };
+        MyAnswer: {
+            answer: string | null;
+        };
         MyAside: {
             place: string;
             from: number;
@@ -3798,6 +3872,16 @@ export interface components {
         };
         PutMedia: {
             content: string;
+        };
+        /** @enum {string} */
+        QuestionKind: "choice" | "words" | "number";
+        QuestionView: {
+            id: string;
+            kind: components["schemas"]["QuestionKind"];
+            text: string;
+            choices: string[];
+            open: boolean;
+            sum: components["schemas"]["SumView"] | null;
         };
         /** @enum {string} */
         Reason: "called" | "still" | "behind" | "missing" | "nobody" | "silent" | "notYet" | "longAgo";
@@ -6546,6 +6630,63 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    debriefAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskQuestion"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    debriefEditQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditQuestion"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     debriefHoldUp: {
         parameters: {
             query?: never;
@@ -8797,6 +8938,58 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenDebriefAnswered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MyAnswer"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenDebriefAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerQuestion"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MyAnswer"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

@@ -5,21 +5,16 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief\Calling;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Debrief\Debrief;
 use FreshHuddle\App\Debrief\DebriefChanger;
 use FreshHuddle\App\Debrief\Exception\DebriefRefused;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\NowReader;
-use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Debrief\Calling\FairDraw;
 use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
-use FreshHuddle\Core\Live\EvidenceKind;
-use FreshHuddle\Core\Live\Place;
-use FreshHuddle\Core\Live\Whereabouts;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -32,8 +27,7 @@ final readonly class Calls
         private DebriefChanger $changer,
         private CandidateReader $candidates,
         private NowReader $now,
-        private WhereaboutsReader $whereabouts,
-        private Clock $clock,
+        private PresentStudents $present,
     ) {
     }
 
@@ -48,7 +42,7 @@ final readonly class Calls
                 return null; // pressed twice, or by two
             }
             $drawn = FairDraw::draw(
-                $this->candidates->candidates($lesson->id, $this->present($lesson, $request)),
+                $this->candidates->candidates($lesson->id, $this->meant($lesson, $request)),
                 $this->candidates->last($lesson->class->id),
                 random_int(0, \PHP_INT_MAX),
             );
@@ -122,28 +116,16 @@ final readonly class Calls
     }
 
     /**
-     * @return list<string> whoever is here and meant; where no device of anybody has been seen, as in a room without
-     *                      any, whoever is not marked absent
+     * @return list<string> whoever is here and meant
      */
-    private function present(Lesson $lesson, CallOn $request): array
+    private function meant(Lesson $lesson, CallOn $request): array
     {
-        $state = $this->now->forLesson($lesson->id);
-        $where = null === $state ? [] : $this->whereabouts->inLesson($state, $this->clock->ms());
-        $seen = array_filter(
-            $where,
-            static fn (Whereabouts $one): bool => Place::Lost !== $one->place && Place::Excused !== $one->place,
-        );
-        $hasDevices = [] !== $seen
-            || [] !== array_filter($where, static fn (Whereabouts $one): bool => EvidenceKind::Silent === $one->because);
-        $here = array_keys(
-            $hasDevices
-                ? $seen
-                : array_filter($where, static fn (Whereabouts $one): bool => Place::Excused !== $one->place),
-        );
+        $here = $this->present->inLesson($lesson->id);
         if (null === $request->group && '' === $request->role) {
             return $here;
         }
-        $seats = null === $state?->roundId ? [] : $this->candidates->seats($state->roundId);
+        $round = $this->now->forLesson($lesson->id)?->roundId;
+        $seats = null === $round ? [] : $this->candidates->seats($round);
 
         return array_values(
             array_filter(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief\HoldUp;
 
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Debrief\TellTaskHandler;
 use FreshHuddle\App\Materials\Event\AnswerChanged;
 use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -25,7 +26,7 @@ final readonly class OnAnswerChanged
     public function __invoke(AnswerChanged $event): void
     {
         foreach ($this->following->lessons($event->copy, $event->slot, $event->owner) as $lesson) {
-            $this->tasks->scheduleOnce(ShownTaskHandler::TELL, $lesson, $this->clock->ms() + self::TOGETHER);
+            $this->tasks->scheduleOnce(TellTaskHandler::SHOWN, $lesson, $this->clock->ms() + self::TOGETHER);
         }
     }
 }

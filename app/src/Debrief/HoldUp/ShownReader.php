@@ -23,8 +23,12 @@ use FreshHuddle\Core\Materials\Page;
  */
 final readonly class ShownReader
 {
-    public function __construct(private EntityManagerInterface $em, private WorkReader $work, private Pages $pages, private SumReader $sums)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private WorkReader $work,
+        private Pages $pages,
+        private SumReader $sums,
+    ) {
     }
 
     /**

@@ -86,7 +86,10 @@ final readonly class ShareOuts
             if (null === $next) {
                 return [new Event(EventKind::ShareOutDone, $now)];
             }
-            $toCome = array_filter($turns, static fn (ShareTurn $turn): bool => $turn !== $next && $turn->isToCome());
+            $toCome = array_filter(
+                $turns,
+                static fn (ShareTurn $turn): bool => $turn !== $next && $turn->isToCome(),
+            );
             $shares = array_map(static fn (ShareTurn $turn): int => $turn->share, [$next, ...array_values($toCome)]);
             $next->begunAt = $now;
             $next->endsAt = $now + (Turns::divide(ReportReader::left($lesson, $segment, $now), $shares)[0] ?? Turns::LEAST);

@@ -4,6 +4,7 @@ import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import * as m from '#messages';
 import { CallOn } from './CallOn';
+import { QuickQuestion } from './question/QuickQuestion';
 import { useDebrief } from './useDebrief';
 
 /** While groups still share, the next group is the one thing to do next: the plan makes way for it. */
@@ -14,6 +15,7 @@ export function TalkPanel({ lesson, children }: { lesson: Schema['LessonView']; 
   return (
     <>
       {lesson.order.now !== null && <CallOn lesson={lesson} />}
+      {lesson.order.now !== null && <QuickQuestion lesson={lesson} />}
       {isSharing && (
         <Button look="quiet" className="self-start text-sm" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
           {isOpen ? m.debrief_hidePlan() : m.debrief_plan()}

@@ -85,6 +85,21 @@ export const useEditTurn = (lesson: string) =>
     take(api.PATCH('/api/staff/lessons/{id}/debrief/turns/{turn}', { params: { path: { id: lesson, turn } }, body })),
   );
 
+export const useAsk = (lesson: string) =>
+  usePress(lesson, (body: Schema['AskQuestion']) =>
+    take(api.POST('/api/staff/lessons/{id}/debrief/questions', { ...pathOf(lesson), body })),
+  );
+
+export const useEditQuestion = (lesson: string) =>
+  usePress(lesson, ({ question, ...body }: Schema['EditQuestion'] & { question: string }) =>
+    take(
+      api.PATCH('/api/staff/lessons/{id}/debrief/questions/{question}', {
+        params: { path: { id: lesson, question } },
+        body,
+      }),
+    ),
+  );
+
 export const useCallOn = (lesson: string) =>
   usePress(lesson, (body: Schema['CallOn']) =>
     take(api.POST('/api/staff/lessons/{id}/debrief/calls', { ...pathOf(lesson), body })),

@@ -29,6 +29,8 @@ function lineOfDebrief(entry: Entry): string {
       return m.round_log_heldUp({ group });
     case 'putDown':
       return m.round_log_putDown();
+    case 'questionAsked':
+      return m.round_log_questionAsked({ text: entry.text ?? '' });
     default:
       return '';
   }

@@ -3,13 +3,17 @@ import { Suspense, useEffect, useState } from 'react';
 import { api, take, whole } from '../../../api/client';
 import { hear } from '../../../api/stream/studentStream';
 import { Button } from '../../../ui/Button';
-import { lazily } from '../../../ui/later/lazily';
+import { lazily, lazilyFrom } from '../../../ui/later/lazily';
 import * as m from '#messages';
 import type { AroundStudent } from '../../live/laterParts';
 import { useClassDebrief, type ClassDebrief } from '../classDebrief';
 
 const loadShown = () => import('../shown/Shown').then((file) => ({ default: file.Shown }));
 const Shown = lazily(loadShown);
+const Question = lazilyFrom(
+  () => import('./Question'),
+  (file) => file.Question,
+);
 
 const ask = async () => whole(await take(api.GET('/api/student/debrief')));
 
@@ -65,6 +69,11 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
       )}
       {called !== null && called.student === now.id && <Line text={m.student_debrief_called()} strong />}
       {text !== null && <Line text={text} strong={mine} />}
+      {debrief.question !== null && (
+        <Suspense>
+          <Question key={debrief.question.id} question={debrief.question} />
+        </Suspense>
+      )}
       {shown !== null && away === null ? (
         <Suspense fallback={<p className="text-soft">{m.student_loading()}</p>}>
           <Shown shown={shown} mediaAt={(id) => `/api/student/shown/media/${id}`} heading="h1" />

@@ -10,6 +10,7 @@ import * as m from '#messages';
 import type { AroundWall as Around } from '../../live/laterParts';
 import { useClassDebrief, type ClassDebrief } from '../classDebrief';
 import { Shown } from '../shown/Shown';
+import { SumPicture } from '../sum/SumPicture';
 import { Fitted } from './Fitted';
 
 /** Whose turn it is, from the back of the hall. */
@@ -39,6 +40,23 @@ function Reporting({ report }: { report: NonNullable<ClassDebrief['report']> }) 
   );
 }
 
+/** A quick question, and what was answered once that is shown. */
+function Asked({ question }: { question: NonNullable<ClassDebrief['question']> }) {
+  if (question.sum !== null) return <SumPicture sum={question.sum} />;
+  return (
+    <>
+      <p className="text-[1.5em] leading-tight font-semibold wrap-anywhere">{question.text}</p>
+      <ul className="mt-[0.8em] space-y-[0.4em]">
+        {question.choices.map((choice) => (
+          <li key={choice} className="border-2 border-ink bg-sheet px-[0.6em] py-[0.2em] wrap-anywhere">
+            {choice}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /** What a class page hears and asks. */
 function useWall(token: string) {
   return useMemo(() => {
@@ -54,7 +72,7 @@ function useWall(token: string) {
 
 export const AroundWall: Around = ({ token, children }) => {
   const { ask, hear } = useWall(token);
-  const { report, shown, called } = useClassDebrief(ask, hear, token);
+  const { report, shown, called, question } = useClassDebrief(ask, hear, token);
   return (
     <>
       {report !== null && <Reporting report={report} />}
@@ -64,7 +82,13 @@ export const AroundWall: Around = ({ token, children }) => {
         </p>
       )}
       {shown === null ? (
-        children
+        question === null ? (
+          children
+        ) : (
+          <Fitted columns={1}>
+            <Asked question={question} />
+          </Fitted>
+        )
       ) : (
         <Fitted columns={shown.things.length > 1 || shown.things.some((thing) => thing.sum !== null) ? 1 : 2}>
           <Suspense fallback={null}>
