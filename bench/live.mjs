@@ -198,7 +198,25 @@ async function measure(lessons, each) {
     console.log(`    move, press to the new group and its copy on the page  ${ms(await moves())}`);
     isNews = () => false;
   };
+  /** Work is shown to everybody and taken down again: until it stands on the last page. */
+  const holdUps = async () => {
+    delays = [];
+    isNews = (message) => message.kind === 'debriefNow' && message.debrief.shown !== null;
+    const shown = ({ lesson }) => `/api/staff/lessons/${lesson.id}/debrief/shown`;
+    for (let i = 0; i < presses; i++) {
+      pressed = performance.now();
+      const show = (one) =>
+        must('POST', shown(one), { ...staff, body: { copy: one.people[(5 * i) % one.people.length].copy } });
+      await Promise.all(classes.map(show));
+      await wait(600);
+      await Promise.all(classes.map((one) => must('DELETE', shown(one), staff)));
+      await wait(200);
+    }
+    return of(delays);
+  };
   await table('nobody writes:');
+  console.log(`    show to everyone, press to page  ${ms(await holdUps())}`);
+  isNews = () => false;
   const idle = used();
   await wait(5_000);
   const after = used();

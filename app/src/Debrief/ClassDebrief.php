@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Debrief;
 
+use FreshHuddle\App\Debrief\Gallery\OpenGalleryView;
 use FreshHuddle\App\Debrief\HoldUp\ShownView;
 use FreshHuddle\App\Debrief\Question\QuestionView;
 use FreshHuddle\App\Debrief\ShareOut\ReportView;
@@ -19,6 +20,7 @@ final readonly class ClassDebrief
      * @param ShownView|null  $shown    work that is shown to everybody
      * @param CalledView|null   $called   who is asked to speak, where everybody is to see it
      * @param QuestionView|null $question that is asked, or of which it is shown what was answered
+     * @param OpenGalleryView|null $gallery all work is open to be read
      */
     public function __construct(
         public int $revision,
@@ -26,6 +28,12 @@ final readonly class ClassDebrief
         public ?ShownView $shown = null,
         public ?CalledView $called = null,
         public ?QuestionView $question = null,
+        public ?OpenGalleryView $gallery = null,
     ) {
+    }
+
+    public function withGallery(?OpenGalleryView $gallery): self
+    {
+        return new self($this->revision, $this->report, $this->shown, $this->called, $this->question, $gallery);
     }
 }

@@ -6,9 +6,13 @@ namespace FreshHuddle\App\Debrief;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Debrief\Calling\StudentCalled;
+use FreshHuddle\App\Debrief\Gallery\Gallery;
+use FreshHuddle\App\Debrief\Gallery\GalleryReader;
+use FreshHuddle\App\Debrief\Gallery\OpenGalleryView;
 use FreshHuddle\App\Debrief\HoldUp\ShownReader;
 use FreshHuddle\App\Debrief\Question\QuestionReader;
 use FreshHuddle\App\Debrief\ShareOut\ReportReader;
+use FreshHuddle\App\Roster\Device\StudentUser;
 
 /**
  * What a class sees while its work is talked about.
@@ -20,14 +24,19 @@ final readonly class ClassDebriefReader
         private ReportReader $reports,
         private ShownReader $shown,
         private QuestionReader $questions,
+        private GalleryReader $galleries,
     ) {
     }
 
     public function forLesson(string $lessonId): ClassDebrief
     {
         $debrief = $this->em->find(Debrief::class, $lessonId);
-        if (null === $debrief || null !== $debrief->lesson->endedAt) {
-            return new ClassDebrief($debrief->revision ?? 0);
+        if (null === $debrief) {
+            return new ClassDebrief(0);
+        }
+        $gallery = self::open($this->galleries->ofLesson($lessonId));
+        if (null !== $debrief->lesson->endedAt) {
+            return new ClassDebrief($debrief->revision, gallery: $gallery);
         }
         $call = $debrief->showsCalled
             ? $this->em->getRepository(StudentCalled::class)->findOneBy(['lesson' => $lessonId, 'current' => true])
@@ -39,6 +48,24 @@ final readonly class ClassDebriefReader
             $this->shown->view($lessonId, $debrief->showsNames),
             null === $call ? null : new CalledView($call->student->id, $call->student->name),
             $this->questions->forAll($lessonId),
+            $gallery,
         );
+    }
+
+    /**
+     * For a student: also where no lesson is on a gallery may be open.
+     */
+    public function forStudent(StudentUser $student): ClassDebrief
+    {
+        $now = null === $student->lessonId ? new ClassDebrief(0) : $this->forLesson($student->lessonId);
+
+        return null === $now->gallery
+            ? $now->withGallery(self::open($this->galleries->ofClass($student->classId)))
+            : $now;
+    }
+
+    private static function open(?Gallery $gallery): ?OpenGalleryView
+    {
+        return null === $gallery ? null : new OpenGalleryView($gallery->remarks, $gallery->until);
     }
 }

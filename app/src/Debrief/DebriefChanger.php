@@ -40,7 +40,7 @@ final readonly class DebriefChanger
     public function change(Lesson $lesson, Actor $actor, callable $do): void
     {
         $this->transaction->run(function () use ($lesson, $actor, $do): void {
-            $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
+            $this->hold($lesson);
             if ($lesson->template) {
                 throw DebriefRefused::unusable('lesson.template');
             }
@@ -49,6 +49,22 @@ final readonly class DebriefChanger
             }
             $this->apply($lesson, $actor, $do);
         });
+    }
+
+    /**
+     * Nobody else changes anything in the lesson until the transaction ends.
+     */
+    public function hold(Lesson $lesson): void
+    {
+        $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
+    }
+
+    /**
+     * Something is there for the staff to see, and nothing of it for the class.
+     */
+    public function hint(Lesson $lesson): void
+    {
+        $this->stream->publish([Audience::staff($lesson->id)], new DebriefHint(null, $this->find($lesson)->revision));
     }
 
     /**
@@ -86,7 +102,7 @@ final readonly class DebriefChanger
             return;
         }
         if ($isForStaff && null === $this->reader->forLesson($lessonId)->question?->sum) {
-            $this->stream->publish([Audience::staff($lessonId)], new DebriefHint(null, $debrief->revision));
+            $this->hint($debrief->lesson);
 
             return;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief;
 
 use FreshHuddle\App\Debrief\Calling\StudentCallView;
+use FreshHuddle\App\Debrief\Gallery\GalleryStaffView;
 use FreshHuddle\App\Debrief\HoldUp\HeldUpView;
 use FreshHuddle\App\Debrief\HoldUp\ShownView;
 use FreshHuddle\App\Debrief\Question\AskedView;
@@ -25,6 +26,7 @@ final readonly class DebriefView
      * @param ShownView|null   $shown       what everybody sees
      * @param list<HeldUpView> $heldUp      where that stands in the work
      * @param AskedView|null   $asked       the last quick question
+     * @param GalleryStaffView|null $gallery  the one that is open
      * @param list<string>     $roles       that seats of the last round have
      */
     public function __construct(
@@ -38,6 +40,7 @@ final readonly class DebriefView
         public array $heldUp,
         public array $roles,
         public ?AskedView $asked,
+        public ?GalleryStaffView $gallery,
         public int $serverNow,
     ) {
     }

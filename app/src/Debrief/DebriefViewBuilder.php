@@ -8,6 +8,9 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Debrief\Calling\Calls;
 use FreshHuddle\App\Debrief\Calling\CandidateReader;
 use FreshHuddle\App\Debrief\Calling\StudentCallView;
+use FreshHuddle\App\Debrief\Gallery\GalleryReader;
+use FreshHuddle\App\Debrief\Gallery\GalleryStaffView;
+use FreshHuddle\App\Debrief\Gallery\RemarkView;
 use FreshHuddle\App\Debrief\HoldUp\HeldUpView;
 use FreshHuddle\App\Debrief\HoldUp\ShownReader;
 use FreshHuddle\App\Debrief\Question\QuestionReader;
@@ -29,6 +32,7 @@ final readonly class DebriefViewBuilder
         private ShownReader $shown,
         private NowReader $now,
         private QuestionReader $questions,
+        private GalleryReader $galleries,
     ) {
     }
 
@@ -50,7 +54,21 @@ final readonly class DebriefViewBuilder
             array_map(HeldUpView::fromHeldUp(...), $this->shown->heldUp($lesson->id)),
             array_values(array_unique(array_filter($roles, static fn (string $role): bool => '' !== $role))),
             $this->questions->forStaff($lesson),
+            $this->gallery($lesson),
             $now,
         );
+    }
+
+    private function gallery(Lesson $lesson): ?GalleryStaffView
+    {
+        $gallery = $this->galleries->ofLesson($lesson->id);
+
+        return null === $gallery
+            ? null
+            : new GalleryStaffView(
+                $gallery->remarks,
+                $gallery->until,
+                array_map(RemarkView::fromRemark(...), $this->galleries->remarks($gallery)),
+            );
     }
 }

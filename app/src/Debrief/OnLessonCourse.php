@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Debrief;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Debrief\Calling\Calls;
+use FreshHuddle\App\Debrief\Gallery\Galleries;
 use FreshHuddle\App\Debrief\HoldUp\HoldUps;
 use FreshHuddle\App\Debrief\Question\Questions;
 use FreshHuddle\App\Debrief\ShareOut\ShareOuts;
@@ -32,6 +33,7 @@ final readonly class OnLessonCourse
         private ShareOuts $shareOuts,
         private Calls $calls,
         private Questions $questions,
+        private Galleries $galleries,
     ) {
     }
 
@@ -67,6 +69,7 @@ final readonly class OnLessonCourse
             $wasShown = $this->holdUps->drop($lesson);
             $wasCalled = $this->calls->clear($lesson);
             $wasAsked = null === $segment && $this->questions->stop($lesson, $now);
+            $wasOpen = null === $segment && $this->galleries->stop($lesson, $now);
             $hasStopped = $this->shareOuts->stop($lesson, $now);
             if ($isShareOut && null !== $segment) {
                 $this->shareOuts->prepare($debrief, $segment);
@@ -74,7 +77,7 @@ final readonly class OnLessonCourse
 
             return match (true) {
                 $wasShown => [new Event(EventKind::PutDown, $now)],
-                $wasCalled, $wasAsked, $hasStopped, $isShareOut => [],
+                $wasCalled, $wasAsked, $wasOpen, $hasStopped, $isShareOut => [],
                 default => null,
             };
         });

@@ -39,7 +39,7 @@ final readonly class SeenDebriefController
     #[Route('/student/debrief', methods: ['GET'])]
     public function forStudent(#[CurrentUser] StudentUser $student): ClassDebrief
     {
-        return null === $student->lessonId ? new ClassDebrief(0) : $this->reader->forLesson($student->lessonId);
+        return $this->reader->forStudent($student);
     }
 
     /** Says what the student has answered to a quick question. */

@@ -29,7 +29,7 @@ final class QuestionTest extends DebriefTestCase
         $this->answer(2, $id, 'No')->is(200);
         $asked = $this->debrief('GET');
         self::assertSame([1, 2], array_column($asked->list('asked.question.sum.tallies'), 'count'));
-        self::assertSame(3, \count($asked->list('asked.missing')));
+        self::assertCount(3, $asked->list('asked.missing'));
         self::assertNull($this->seen(3)->at('question.sum'), 'nobody sees what others say before it is shown');
         $this->debrief('PATCH', "/questions/{$id}", ['shown' => true])->is(200);
         $seen = $this->seen(3);

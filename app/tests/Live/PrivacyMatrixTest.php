@@ -81,7 +81,7 @@ final class PrivacyMatrixTest extends AppTestCase
      */
     public static function phases(): iterable
     {
-        foreach ([...self::PHASES, 'heldUp', 'putDown'] as $phase) {
+        foreach ([...self::PHASES, 'heldUp', 'putDown', 'gallery', 'galleryClosed'] as $phase) {
             yield $phase => [$phase];
         }
     }
@@ -94,6 +94,14 @@ final class PrivacyMatrixTest extends AppTestCase
         if ('heldUp' === $phase) {
             // What is shown is for all, and nothing of whose it is.
             $forbidden = array_diff($forbidden, [self::SECRET]);
+        }
+        if ('gallery' === $phase) {
+            // All work is open, with the names of groups: and still nobody's room, and nobody's name.
+            $open = ['Quarrymen', 'Millwrights', 'Saltpanners', self::SECRET];
+            foreach ([1, 2] as $group) {
+                $open[] = $this->copyOf($group);
+            }
+            $forbidden = array_diff($forbidden, $open);
         }
         $this->asStudent($this->me);
         $asked = 0;
@@ -202,11 +210,18 @@ final class PrivacyMatrixTest extends AppTestCase
                 'place' => 'main',
             ]),
             'comingBack' => $this->give(['kind' => 'callBack', 'seconds' => 120]),
-            'back', 'heldUp', 'putDown' => $this->give(['kind' => 'callBack', 'seconds' => 0]),
+            'back', 'heldUp', 'putDown', 'gallery', 'galleryClosed' => $this->give(['kind' => 'callBack', 'seconds' => 0]),
             default => null,
         };
-        if (\in_array($phase, ['back', 'heldUp', 'putDown'], true)) {
+        if (\in_array($phase, ['back', 'heldUp', 'putDown', 'gallery', 'galleryClosed'], true)) {
             $this->db()->executeStatement('UPDATE round SET back_at = out_at');
+        }
+        if (\in_array($phase, ['gallery', 'galleryClosed'], true)) {
+            $gallery = '/api/staff/lessons/'.$this->lesson->text('id').'/debrief/gallery';
+            $this->ask('PUT', $gallery, ['remarks' => true])->is(200);
+            if ('galleryClosed' === $phase) {
+                $this->ask('DELETE', $gallery)->is(200);
+            }
         }
         if (\in_array($phase, ['heldUp', 'putDown'], true)) {
             $shown = '/api/staff/lessons/'.$this->lesson->text('id').'/debrief/shown';

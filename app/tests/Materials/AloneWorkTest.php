@@ -113,6 +113,20 @@ final class AloneWorkTest extends AppTestCase
         );
     }
 
+    public function test_it_does_not_hang_in_the_gallery(): void
+    {
+        $this->teach('sendOut')->is(200);
+        $this->teach('callBack', 0)->is(200);
+        $this->begin($this->alone);
+        $this->asTeacher();
+        $gallery = '/api/staff/lessons/'.$this->lesson->text('id').'/debrief/gallery';
+        $this->ask('PUT', $gallery, ['remarks' => false])->is(200);
+        $this->asStudent($this->ada);
+        $titles = array_column($this->ask('GET', '/api/student/gallery')->is(200)->list('copies'), 'title');
+        self::assertContains('District sheet', $titles);
+        self::assertNotContains('Exit ticket', $titles, 'what each does alone is for nobody else');
+    }
+
     public function test_groups_are_done_without_it(): void
     {
         $this->teach('sendOut')->is(200);

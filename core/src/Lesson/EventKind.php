@@ -55,6 +55,9 @@ enum EventKind: string
     case PutDown = 'putDown';
     /** A quick question to everybody. */
     case QuestionAsked = 'questionAsked';
+    /** All work is open to the whole class. */
+    case GalleryOpened = 'galleryOpened';
+    case GalleryClosed = 'galleryClosed';
 
     /**
      * Whether it concerns staff, and of students at most those its `to` names: other pages need not look again.

@@ -1177,6 +1177,41 @@ export interface paths {
         patch: operations["debriefMarkCall"];
         trace?: never;
     };
+    "/api/staff/lessons/{id}/debrief/gallery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Opens the gallery to the whole class, or changes the one that is open */
+        put: operations["galleryOpen"];
+        post?: never;
+        /** Closes the gallery */
+        delete: operations["galleryClose"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/debrief/gallery/remarks/{remark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Removes a remark */
+        delete: operations["galleryRemoveRemark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/debrief/questions": {
         parameters: {
             query?: never;
@@ -2481,6 +2516,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/gallery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows what hangs in the gallery */
+        get: operations["galleryShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/gallery/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows a piece of work in the gallery */
+        get: operations["galleryPiece"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/gallery/{id}/media/{media}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives a picture of a piece of work in the gallery */
+        get: operations["galleryMedia"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/gallery/{id}/remark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Leaves a remark beside a piece of work, or takes it back */
+        put: operations["galleryRemark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/join": {
         parameters: {
             query?: never;
@@ -2907,6 +3010,7 @@ export interface components {
             shown?: components["schemas"]["ShownView"] | null;
             called?: components["schemas"]["CalledView"] | null;
             question?: components["schemas"]["QuestionView"] | null;
+            gallery?: components["schemas"]["OpenGalleryView"] | null;
         };
         ClassDoor: {
             className: string;
@@ -3048,6 +3152,7 @@ export interface components {
             heldUp: components["schemas"]["HeldUpView"][];
             roles: string[];
             asked: components["schemas"]["AskedView"] | null;
+            gallery: components["schemas"]["GalleryStaffView"] | null;
             serverNow: number;
         };
         /** @enum {string} */
@@ -3231,7 +3336,7 @@ export interface components {
             grouping?: string;
         };
         /** @enum {string} */
-        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched" | "calledOn" | "callAnswered" | "callPassed" | "turnBegun" | "shareOutDone" | "heldUp" | "putDown" | "questionAsked";
+        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched" | "calledOn" | "callAnswered" | "callPassed" | "turnBegun" | "shareOutDone" | "heldUp" | "putDown" | "questionAsked" | "galleryOpened" | "galleryClosed";
         /** @enum {string} */
         EvidenceKind: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
         FailedTaskView: {
@@ -3294,6 +3399,28 @@ export interface components {
         };
         /** @enum {string} */
         FromGroups: "same" | "newPartners";
+        GalleryCopy: {
+            id: string;
+            title: string;
+            name: string;
+            mark: number | null;
+            mine: boolean;
+        };
+        GalleryPiece: {
+            thing: components["schemas"]["ShownThing"];
+            remark: string;
+            remarks: components["schemas"]["RemarkView"][];
+        };
+        GalleryStaffView: {
+            remarks: boolean;
+            until: number | null;
+            written: components["schemas"]["RemarkView"][];
+        };
+        GalleryView: {
+            remarks: boolean;
+            until: number | null;
+            copies: components["schemas"]["GalleryCopy"][];
+        };
         GiveAlone: {
             original: string;
         };
@@ -3747,6 +3874,14 @@ export interface components {
             roles?: components["schemas"]["SeatRole"][];
             tasks?: components["schemas"]["SeatTask"][];
         };
+        OpenGallery: {
+            remarks?: boolean;
+            until?: number | null;
+        };
+        OpenGalleryView: {
+            remarks: boolean;
+            until: number | null;
+        };
         OpenSignUp: {
             seats: number;
             minutes?: number | null;
@@ -3898,6 +4033,12 @@ export interface components {
         };
         /** @enum {string} */
         Remainder: "spread" | "larger" | "smaller";
+        RemarkView: {
+            id: string;
+            copy: string;
+            name: string;
+            text: string;
+        };
         RenameClass: {
             name: string;
         };
@@ -4458,6 +4599,9 @@ export interface components {
             slot: string;
             text: string;
             owner?: string | null;
+        };
+        WriteRemark: {
+            text: string;
         };
         Young: {
             picture: number | null;
@@ -6616,6 +6760,83 @@ export interface operations {
                 "application/json": components["schemas"]["MarkCall"];
             };
         };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenGallery"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryRemoveRemark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                remark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             200: {
@@ -8823,6 +9044,106 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AtDoor"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GalleryView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GalleryPiece"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryMedia: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                media: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/*": string;
+                    "audio/*": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    galleryRemark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WriteRemark"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GalleryPiece"];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Debrief\HoldUp;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Debrief\Exception\DebriefRefused;
 use FreshHuddle\App\Http\File\Bytes;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Media\Media;
 use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Materials\Media\MediaShelf;
@@ -30,11 +31,26 @@ final readonly class ShownMedia
     public function bytes(string $lessonId, string $mediaId): Bytes
     {
         $copy = '' === $lessonId ? null : $this->reader->copyWith($lessonId, $mediaId);
-        $open = null === $copy ? [] : $this->media->in($copy, [$mediaId]);
+
+        return $this->open($copy ?? throw DebriefRefused::missing(), $mediaId);
+    }
+
+    /**
+     * @throws DebriefRefused if it stands nowhere in the copy where the class may look
+     */
+    public function ofCopy(WorkCopy $copy, string $mediaId): Bytes
+    {
+        $seen = json_encode($this->reader->whole($copy, false), \JSON_THROW_ON_ERROR);
+
+        return str_contains($seen, $mediaId) ? $this->open($copy->id, $mediaId) : throw DebriefRefused::missing();
+    }
+
+    private function open(string $copyId, string $mediaId): Bytes
+    {
+        $open = $this->media->in($copyId, [$mediaId]);
         $media = [] === $open ? null : $this->em->find(Media::class, $open[0]);
 
         return null === $media
-            ? throw DebriefRefused::missing()
-            : new Bytes($this->shelf->bytes($media), $media->type);
+            ? throw DebriefRefused::missing() : new Bytes($this->shelf->bytes($media), $media->type);
     }
 }

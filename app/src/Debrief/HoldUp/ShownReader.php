@@ -84,8 +84,17 @@ final readonly class ShownReader
      */
     public function answers(HeldUp $held): array
     {
-        $part = new ShownPart($held->page, $held->slot, $held->owner);
-        $copy = null === $held->copy ? null : $this->work->copy($held->copy->id);
+        return null === $held->copy
+            ? []
+            : $this->written($held->copy, new ShownPart($held->page, $held->slot, $held->owner));
+    }
+
+    /**
+     * @return list<array{slot: string, owner: string, text: string}>
+     */
+    private function written(WorkCopy $copy, ShownPart $part): array
+    {
+        $copy = $this->work->copy($copy->id);
 
         return array_values(
             array_map(
@@ -121,11 +130,43 @@ final readonly class ShownReader
         return null;
     }
 
+    /**
+     * A whole copy as the class may see it, with the name of its group.
+     *
+     * @param bool $names also of its writers
+     */
+    public function whole(WorkCopy $copy, bool $names): ShownThing
+    {
+        $part = new ShownPart(null);
+
+        return $this->build($copy, $part, $this->written($copy, $part), 0, $names, true);
+    }
+
     private function thing(HeldUp $held, WorkCopy $of, bool $names): ShownThing
     {
         $part = new ShownPart($held->page, $held->slot, $held->owner);
+        $answers = $held->frozen ?? $this->written($of, $part);
+
+        return $this->build($of, $part, $answers, $held->at, $names, $names, $held->pointer);
+    }
+
+    /**
+     * @param array<array-key, mixed> $answers
+     * @param int                     $salt    for the order of answers
+     * @param bool                    $names   of its writers
+     * @param bool                    $whose   with the name of its group
+     */
+    private function build(
+        WorkCopy $of,
+        ShownPart $part,
+        array $answers,
+        int $salt,
+        bool $names,
+        bool $whose,
+        string $pointer = '',
+    ): ShownThing {
         $copy = $this->work->copy($of->id) ?? throw new \LogicException('What is held up is a copy.');
-        $telling = $names || '' === $of->variant ? [] : $this->telling($of);
+        $telling = $whose || '' === $of->variant ? [] : $this->telling($of);
         $pages = $slots = [];
         foreach ($copy->pages as $page) {
             if (!$part->hasPage($page->id)) {
@@ -144,17 +185,17 @@ final readonly class ShownReader
                 $pages[] = new PageView($page->id, $page->title, $blocks);
             }
         }
-        $whose = $of->group ?? $of->student;
+        $owner = $of->group ?? $of->student;
 
         return new ShownThing(
             $copy->title,
-            $names && null !== $whose ? new ShownGroup($whose->name, $of->group?->mark) : null,
+            $whose && null !== $owner ? new ShownGroup($owner->name, $of->group?->mark) : null,
             $pages,
             array_values(
                 array_filter($copy->html, static fn (BlockHtml $html): bool => isset($slots[$html->block])),
             ),
-            $this->named($of, $held->at, $this->written($held, $slots), $names),
-            $held->pointer,
+            $this->named($of, $salt, self::bySlot($answers, $slots), $names),
+            $pointer,
         );
     }
 
@@ -180,14 +221,15 @@ final readonly class ShownReader
     }
 
     /**
-     * @param array<string, true> $slots that are shown
+     * @param array<array-key, mixed> $answers
+     * @param array<string, true>     $slots   that are shown
      *
      * @return array<string, array<string, string>> texts by slot and owner
      */
-    private function written(HeldUp $held, array $slots): array
+    private static function bySlot(array $answers, array $slots): array
     {
         $written = [];
-        foreach ($held->frozen ?? $this->answers($held) as $answer) {
+        foreach ($answers as $answer) {
             if (
                 \is_array($answer)
                 && \is_string($answer['slot'] ?? null)

@@ -4,6 +4,7 @@ import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import * as m from '#messages';
 import { CallOn } from './CallOn';
+import { GalleryPanel } from './gallery/GalleryPanel';
 import { QuickQuestion } from './question/QuickQuestion';
 import { useDebrief } from './useDebrief';
 
@@ -12,16 +13,28 @@ export function TalkPanel({ lesson, children }: { lesson: Schema['LessonView']; 
   const debrief = useDebrief(lesson);
   const [isOpen, setOpen] = useState(false);
   const isSharing = debrief?.turns.some((turn) => turn.endedAt === null) ?? false;
+  const tools = lesson.order.now !== null && (
+    <>
+      <CallOn lesson={lesson} />
+      <QuickQuestion lesson={lesson} />
+      <GalleryPanel lesson={lesson} />
+    </>
+  );
+  if (!isSharing) {
+    return (
+      <>
+        {children}
+        {tools}
+      </>
+    );
+  }
   return (
     <>
-      {lesson.order.now !== null && <CallOn lesson={lesson} />}
-      {lesson.order.now !== null && <QuickQuestion lesson={lesson} />}
-      {isSharing && (
-        <Button look="quiet" className="self-start text-sm" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-          {isOpen ? m.debrief_hidePlan() : m.debrief_plan()}
-        </Button>
-      )}
-      {(!isSharing || isOpen) && children}
+      {tools}
+      <Button look="quiet" className="self-start text-sm" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        {isOpen ? m.debrief_hidePlan() : m.debrief_plan()}
+      </Button>
+      {isOpen && children}
     </>
   );
 }

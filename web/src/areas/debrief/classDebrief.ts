@@ -8,7 +8,14 @@ import type { StreamHandlers } from '../../api/stream/stream';
 export type ClassDebrief = Whole<Schema['ClassDebrief']>;
 type Heard = Message<'DebriefMessage'> | Message<'DebriefHint'> | { kind: string };
 
-export const nothingYet: ClassDebrief = { revision: 0, report: null, shown: null, called: null, question: null };
+export const nothingYet: ClassDebrief = {
+  revision: 0,
+  report: null,
+  shown: null,
+  called: null,
+  question: null,
+  gallery: null,
+};
 
 /** A class that hears the same hint asks a little apart. */
 const spread = 1_000;

@@ -100,6 +100,20 @@ export const useEditQuestion = (lesson: string) =>
     ),
   );
 
+export const useGallery = (lesson: string) => ({
+  open: usePress(lesson, (body: Schema['OpenGallery']) =>
+    take(api.PUT('/api/staff/lessons/{id}/debrief/gallery', { ...pathOf(lesson), body })),
+  ),
+  close: usePress(lesson, () => take(api.DELETE('/api/staff/lessons/{id}/debrief/gallery', pathOf(lesson)))),
+  removeRemark: usePress(lesson, (remark: string) =>
+    take(
+      api.DELETE('/api/staff/lessons/{id}/debrief/gallery/remarks/{remark}', {
+        params: { path: { id: lesson, remark } },
+      }),
+    ),
+  ),
+});
+
 export const useCallOn = (lesson: string) =>
   usePress(lesson, (body: Schema['CallOn']) =>
     take(api.POST('/api/staff/lessons/{id}/debrief/calls', { ...pathOf(lesson), body })),

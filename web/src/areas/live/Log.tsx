@@ -29,6 +29,10 @@ function lineOfDebrief(entry: Entry): string {
       return m.round_log_heldUp({ group });
     case 'putDown':
       return m.round_log_putDown();
+    case 'galleryOpened':
+      return m.round_log_galleryOpened();
+    case 'galleryClosed':
+      return m.round_log_galleryClosed();
     case 'questionAsked':
       return m.round_log_questionAsked({ text: entry.text ?? '' });
     default:

@@ -1,5 +1,5 @@
 // What is put around a student's page while the class talks about its work.
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense, useCallback, useEffect, useState } from 'react';
 import { api, take, whole } from '../../../api/client';
 import { hear } from '../../../api/stream/studentStream';
 import { Button } from '../../../ui/Button';
@@ -10,6 +10,10 @@ import { useClassDebrief, type ClassDebrief } from '../classDebrief';
 
 const loadShown = () => import('../shown/Shown').then((file) => ({ default: file.Shown }));
 const Shown = lazily(loadShown);
+const GalleryPage = lazilyFrom(
+  () => import('./GalleryPage'),
+  (file) => file.GalleryPage,
+);
 const Question = lazilyFrom(
   () => import('./Question'),
   (file) => file.Question,
@@ -40,7 +44,11 @@ function Line({ text, strong }: { text: string; strong: boolean }) {
 }
 
 export const AroundPage: AroundStudent = ({ now, children }) => {
-  const debrief = useClassDebrief(ask, hear, now.segment === null || now.over ? null : now.lesson);
+  // Also after a lesson, and while there is none, a gallery may be open.
+  const debrief = useClassDebrief(ask, hear, now.segment === null ? '' : (now.lesson ?? ''));
+  const [inGallery, setInGallery] = useState(false);
+  const leaveGallery = useCallback(() => setInGallery(false), []);
+  if (inGallery && debrief.gallery === null) setInGallery(false);
   const [away, setAway] = useState<number | null>(null);
   const isBack = now.moments?.outAt != null && (now.moments.calledAt !== null || now.segment?.kind !== 'round');
   useEffect(() => {
@@ -78,8 +86,19 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
         <Suspense fallback={<p className="text-soft">{m.student_loading()}</p>}>
           <Shown shown={shown} mediaAt={(id) => `/api/student/shown/media/${id}`} heading="h1" />
         </Suspense>
+      ) : inGallery ? (
+        <Suspense fallback={<p className="text-soft">{m.student_loading()}</p>}>
+          <GalleryPage onBack={leaveGallery} />
+        </Suspense>
       ) : (
-        children
+        <>
+          {debrief.gallery !== null && (
+            <Button className="mb-6 min-h-14 w-full border-2 text-lg font-semibold" onClick={() => setInGallery(true)}>
+              {m.student_gallery_open()}
+            </Button>
+          )}
+          {children}
+        </>
       )}
     </>
   );

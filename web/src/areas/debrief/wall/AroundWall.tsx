@@ -21,7 +21,7 @@ function Reporting({ report }: { report: NonNullable<ClassDebrief['report']> }) 
     <p className="flex flex-wrap items-center gap-x-6 border-b-2 border-ink bg-sheet px-5 py-2 text-3xl">
       {report.now !== null && (
         <span className="flex items-center gap-3 font-bold">
-          <Sign mark={report.now.mark} size={36} /> {report.now.name}
+          <Sign mark={report.now.mark} size={36} /> <span>{report.now.name}</span>
           {report.now.endsAt !== null && report.now.endsAt > now && (
             <span className="font-normal">
               <Duration seconds={secondsUntil(report.now.endsAt, now)} />
