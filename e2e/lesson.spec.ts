@@ -303,6 +303,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('button', { name: 'End lesson' }).click();
     await expect(t.getByText(/This lesson ended at/)).toBeVisible();
     await expect(t.getByText('of 6 were there')).toBeVisible();
+    await t.getByRole('tab', { name: 'Groups' }).click();
     await expect(tag(t, carlName)).toHaveAccessibleName(/in place/);
     await expect(anna.page.getByRole('heading', { name: 'This lesson is over.' })).toBeVisible();
     await t.getByRole('button', { name: 'Reopen lesson' }).click();

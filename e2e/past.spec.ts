@@ -70,6 +70,8 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
   await t.getByRole('button', { name: /Call everyone back/ }).click();
   await t.getByRole('button', { name: /^Next: Share-out/ }).click({ timeout: 60_000 });
   await expect(t.getByRole('button', { name: 'End lesson' })).toBeVisible();
+  await t.getByRole('tab', { name: 'Groups' }).click();
+  await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
   const then = await seats(t);
   await t.getByRole('button', { name: 'End lesson' }).click();
   await expect(t.getByText(/This lesson ended at/)).toBeVisible();
@@ -91,6 +93,8 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
 
   await test.step('the finished lesson is as it was, and so is its log', async () => {
     await t.goto(`/lessons/${lesson.id}`);
+    await expect(t.getByRole('heading', { name: 'Where everyone was' })).toBeVisible();
+    await t.getByRole('tab', { name: 'Groups' }).click();
     await expect.poll(async () => [...(await seats(t))]).toEqual([...then]);
     await t.keyboard.press('l');
     const log = t.getByRole('dialog');

@@ -37,7 +37,7 @@ const OriginalPage = lazy(() =>
 const WallPage = lazy(() => import('./areas/debrief/wall/ClassPage').then((file) => ({ default: file.WallPage })));
 const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
-const LessonPage = lazy(() => import('./areas/debrief/LessonPage').then((file) => ({ default: file.LessonPage })));
+const LessonPage = lazy(() => import('./areas/record/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 const probeEvery = 2_000;
 

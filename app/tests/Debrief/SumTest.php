@@ -8,6 +8,9 @@ use FreshHuddle\App\Tests\Support\Json;
 
 /**
  * Sums over all groups: for the teacher at any time, for everybody when they are shown.
+ *
+ * @phpstan-type Sums array{shape: string, answered: int, all: int, right: int, of: int, tallies: list<array{item:
+ *   string, under: string, count: int}>, sources: list<array{name: string}>}
  */
 final class SumTest extends DebriefTestCase
 {
@@ -176,14 +179,13 @@ final class SumTest extends DebriefTestCase
     }
 
     /**
-     * @return array{shape: string, answered: int, all: int, right: int, of: int, tallies: list<array{item: string,
-     *   under: string, count: int}>, sources: list<array{name: string}>}
+     * @return Sums
      */
     private function sum(string $slot): array
     {
         foreach ($this->ask('GET', "/api/staff/rounds/{$this->round}/sums")->is(200)->list('') as $sum) {
             if (\is_array($sum) && \is_array($sum['block']) && $sum['block']['id'] === $slot) {
-                /** @var array{shape: string, answered: int, all: int, right: int, of: int, tallies: list<array{item: string, under: string, count: int}>, sources: list<array{name: string}>} $sum */
+                /** @var Sums $sum */
                 return $sum;
             }
         }

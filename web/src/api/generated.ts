@@ -1351,6 +1351,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows what came of a lesson */
+        get: operations["recordShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/record.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives the record of a lesson for other programs */
+        get: operations["recordExport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/restore": {
         parameters: {
             query?: never;
@@ -2940,6 +2974,12 @@ export interface components {
         };
         /** @enum {string} */
         CallAbout: "question" | "stuck" | "look" | "trouble" | "done";
+        CallFact: {
+            group: string;
+            student: string;
+            at: number;
+            until: number;
+        };
         CallOn: {
             last: number;
             group?: string | null;
@@ -2952,6 +2992,11 @@ export interface components {
             about: components["schemas"]["CallAbout"];
             at: number;
             seenAt: number | null;
+        };
+        CalledOnFact: {
+            student: string;
+            at: number;
+            passed: boolean;
         };
         CalledView: {
             student: string;
@@ -3446,6 +3491,26 @@ export interface components {
             of: number;
             obstacle: string;
             summary: string;
+        };
+        GroupFact: {
+            id: string;
+            name: string;
+            mark: number;
+        };
+        GroupRecordView: {
+            group: string;
+            name: string;
+            mark: number;
+            round: number;
+            students: string[];
+            visits: number;
+            visitedMs: number;
+            calls: number;
+            waitedMs: number;
+            longestMs: number;
+            filled: number;
+            of: number;
+            put: components["schemas"]["PutView"][];
         };
         GroupSignalView: {
             groupId: string;
@@ -3979,6 +4044,12 @@ export interface components {
                 message: string;
             }[];
         };
+        ProgressFact: {
+            group: string;
+            at: number;
+            filled: number;
+            of: number;
+        };
         ProposalView: {
             seed: number;
             rounds: components["schemas"]["ProposedRound"][];
@@ -4008,6 +4079,10 @@ export interface components {
         PutMedia: {
             content: string;
         };
+        PutView: {
+            student: string;
+            put: number;
+        };
         /** @enum {string} */
         QuestionKind: "choice" | "words" | "number";
         QuestionView: {
@@ -4020,6 +4095,25 @@ export interface components {
         };
         /** @enum {string} */
         Reason: "called" | "still" | "behind" | "missing" | "nobody" | "silent" | "notYet" | "longAgo";
+        RecordView: {
+            lesson: string;
+            title: string;
+            className: string;
+            begunAt: number;
+            endedAt: number | null;
+            until: number;
+            says: components["schemas"]["SentenceView"][];
+            segments: components["schemas"]["SegmentFact"][];
+            runs: components["schemas"]["RunView"][];
+            students: components["schemas"]["StudentRecordView"][];
+            groups: components["schemas"]["GroupRecordView"][];
+            visits: components["schemas"]["VisitFact"][];
+            calls: components["schemas"]["CallFact"][];
+            calledOn: components["schemas"]["CalledOnFact"][];
+            writing: components["schemas"]["WritingFact"][];
+            progress: components["schemas"]["ProgressFact"][];
+            staff: components["schemas"]["StaffName"][];
+        };
         RefreshHint: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -4175,6 +4269,13 @@ export interface components {
             source: components["schemas"]["SourceKind"];
             link: string | null;
         };
+        RunView: {
+            id: string;
+            round: number;
+            from: number;
+            to: number;
+            groups: components["schemas"]["GroupFact"][];
+        };
         RunningOrderView: {
             step: number;
             spare: number;
@@ -4270,6 +4371,11 @@ export interface components {
             /** @description The grouping this is about. */
             grouping?: string;
         };
+        SegmentFact: {
+            kind: components["schemas"]["SegmentKind"];
+            from: number;
+            to: number;
+        };
         /** @enum {string} */
         SegmentKind: "briefing" | "round" | "alone" | "shareOut" | "pause";
         SegmentView: {
@@ -4290,6 +4396,10 @@ export interface components {
             addresses: number;
             back: components["schemas"]["LetterBack"][];
             portal: string | null;
+        };
+        SentenceView: {
+            text: string;
+            leadsTo: string;
         };
         SetDoor: {
             names?: boolean | null;
@@ -4419,6 +4529,10 @@ export interface components {
         };
         /** @enum {string} */
         SourceKind: "meetingService" | "ownLinks" | "namePattern" | "classroom";
+        StaffName: {
+            id: string;
+            name: string;
+        };
         /** @enum {string} */
         StaffRole: "owner" | "coTeacher" | "assistant";
         StaffView: {
@@ -4448,6 +4562,14 @@ export interface components {
         StreamView: {
             address: string;
             forSeconds: number;
+        };
+        /** @enum {string} */
+        StripKind: "main" | "group" | "sideRoom" | "elsewhere" | "away";
+        StripSpan: {
+            from: number;
+            to: number;
+            kind: components["schemas"]["StripKind"];
+            group?: string | null;
         };
         StudentCallView: {
             id: string;
@@ -4480,6 +4602,25 @@ export interface components {
             otherDevice: string | null;
             alone: components["schemas"]["MyWork"][];
             young: components["schemas"]["Young"] | null;
+        };
+        StudentRecordView: {
+            student: string;
+            name: string;
+            group: string | null;
+            arrivedAt: number | null;
+            groupMs: number;
+            inPlaceMs: number;
+            elsewhereMs: number;
+            awayMs: number;
+            put: number;
+            ofGroup: number;
+            slots: number;
+            calls: number;
+            calledOn: number;
+            passed: number;
+            exitAnswered: number;
+            exitOf: number;
+            strip: components["schemas"]["StripSpan"][];
         };
         StudentView: {
             id: string;
@@ -4578,6 +4719,12 @@ export interface components {
             groups: components["schemas"]["ProposedGroup"][];
             goals: components["schemas"]["GoalStandingView"][];
         };
+        VisitFact: {
+            group: string;
+            teacher: string;
+            from: number;
+            to: number;
+        };
         /** @enum {string} */
         WayIn: "none" | "place" | "press" | "open" | "wait";
         /** @enum {string} */
@@ -4602,6 +4749,13 @@ export interface components {
         };
         WriteRemark: {
             text: string;
+        };
+        WritingFact: {
+            student: string;
+            group: string | null;
+            slot: string;
+            at: number;
+            put: number;
         };
         Young: {
             picture: number | null;
@@ -7144,6 +7298,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": string[];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordExport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                format: "csv" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/json": string;
                 };
             };
             "4XX": components["responses"]["Problem"];

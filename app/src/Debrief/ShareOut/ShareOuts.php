@@ -92,7 +92,8 @@ final readonly class ShareOuts
             );
             $shares = array_map(static fn (ShareTurn $turn): int => $turn->share, [$next, ...array_values($toCome)]);
             $next->begunAt = $now;
-            $next->endsAt = $now + (Turns::divide(ReportReader::left($lesson, $segment, $now), $shares)[0] ?? Turns::LEAST);
+            $times = Turns::divide(ReportReader::left($lesson, $segment, $now), $shares);
+            $next->endsAt = $now + ($times[0] ?? Turns::LEAST);
             $next->endedAt = null;
 
             return [

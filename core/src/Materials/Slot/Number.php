@@ -50,4 +50,9 @@ final readonly class Number implements SlotKind
     {
         return '' === $value ? 0.0 : 1.0;
     }
+
+    public function put(string $before, string $after): int
+    {
+        return '' === $after || $after === $before ? 0 : 1;
+    }
 }

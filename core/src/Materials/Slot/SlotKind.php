@@ -52,4 +52,10 @@ interface SlotKind
      * How much of it is done, 0 to 1; for a text whether it is there.
      */
     public function share(string $value, Block $block): float;
+
+    /**
+     * How much somebody put in who made one value of another: words that were not there before, or things set anew or
+     * changed. What they took out is not counted. O(n).
+     */
+    public function put(string $before, string $after): int;
 }

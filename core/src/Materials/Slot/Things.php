@@ -63,6 +63,19 @@ abstract readonly class Things implements SlotKind
         return $this->share($value, $block) >= 1.0;
     }
 
+    public function put(string $before, string $after): int
+    {
+        $was = self::things($before);
+
+        return \count(
+            array_filter(
+                self::things($after),
+                static fn (mixed $thing, int|string $id): bool => ($was[$id] ?? null) !== $thing,
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
+    }
+
     /**
      * What was done to one thing, as it is kept.
      *

@@ -44,4 +44,29 @@ abstract readonly class Written implements SlotKind
     {
         return $this->isFilled($value, $block) ? 1.0 : 0.0;
     }
+
+    public function put(string $before, string $after): int
+    {
+        $was = self::words($before);
+        $put = 0;
+        foreach (self::words($after) as $word => $often) {
+            $put += max(0, $often - ($was[$word] ?? 0));
+        }
+
+        return $put;
+    }
+
+    /**
+     * @return array<string, int> how often each word stands in a text
+     */
+    private static function words(string $text): array
+    {
+        $words = preg_split('/\s+/u', $text, -1, \PREG_SPLIT_NO_EMPTY);
+        $often = [];
+        foreach (false === $words ? [] : $words as $word) {
+            $often["w{$word}"] = ($often["w{$word}"] ?? 0) + 1;
+        }
+
+        return $often;
+    }
 }

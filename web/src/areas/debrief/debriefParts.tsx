@@ -41,7 +41,7 @@ export const debriefParts: LessonParts = {
   Bar,
   useView,
   View: ({ desk }) => <ShareOut lesson={desk.lesson} />,
-  Panel: ({ desk, children }) => <TalkPanel lesson={desk.lesson}>{children}</TalkPanel>,
+  Panel: ({ desk, children }) => <TalkPanel desk={desk}>{children}</TalkPanel>,
   WorkByQuestion: SumsView,
   WorkPress,
 };

@@ -18,21 +18,44 @@ const dayOf = (until: number | null): string => {
 
 type Gallery = ReturnType<typeof useGallery>;
 
-function Open({
-  lesson,
-  shown,
-  gallery,
-}: {
+interface OpenProps {
   lesson: Schema['LessonView'];
   shown: NonNullable<Debrief['gallery']>;
   gallery: Gallery;
-}) {
-  /** What was ticked, until the server has said so. */
-  const [wanted, setWanted] = useState<boolean | null>(null);
+}
+
+/** What students have remarked, to be removed where it must be. */
+function Written({ lesson, shown, gallery }: OpenProps) {
   const nameOf = (id: string) => {
     const copy = lesson.copies.find((one) => one.id === id);
     return lesson.floor.groups.find((one) => one.id === copy?.groupId)?.name ?? copy?.name ?? '';
   };
+  if (shown.written.length === 0) return null;
+  return (
+    <ul aria-label={m.debrief_gallery_written()} className="mt-2 max-h-48 overflow-y-auto border-y border-line">
+      {shown.written.map((remark) => (
+        <li key={remark.id} className="flex items-start gap-2 border-b border-line py-1 last:border-0">
+          <span className="min-w-0 flex-1 wrap-anywhere">
+            <b>{remark.name}</b> <span className="text-soft">{nameOf(remark.copy)}</span>
+            <br />
+            {remark.text}
+          </span>
+          <Button
+            look="quiet"
+            aria-label={m.debrief_gallery_remove({ name: remark.name })}
+            onClick={() => gallery.removeRemark.mutate(remark.id)}
+          >
+            {m.debrief_gallery_removeShort()}
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Open({ lesson, shown, gallery }: OpenProps) {
+  /** What was ticked, until the server has said so. */
+  const [wanted, setWanted] = useState<boolean | null>(null);
   return (
     <div className="text-sm">
       <p role="status" className="mb-2 font-semibold">
@@ -56,26 +79,7 @@ function Open({
           className="ms-2 border border-ink bg-sheet px-2 py-1"
         />
       </label>
-      {shown.written.length > 0 && (
-        <ul aria-label={m.debrief_gallery_written()} className="mt-2 max-h-48 overflow-y-auto border-y border-line">
-          {shown.written.map((remark) => (
-            <li key={remark.id} className="flex items-start gap-2 border-b border-line py-1 last:border-0">
-              <span className="min-w-0 flex-1 wrap-anywhere">
-                <b>{remark.name}</b> <span className="text-soft">{nameOf(remark.copy)}</span>
-                <br />
-                {remark.text}
-              </span>
-              <Button
-                look="quiet"
-                aria-label={m.debrief_gallery_remove({ name: remark.name })}
-                onClick={() => gallery.removeRemark.mutate(remark.id)}
-              >
-                {m.debrief_gallery_removeShort()}
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Written lesson={lesson} shown={shown} gallery={gallery} />
       <Button className="mt-3" busy={gallery.close.isPending} onClick={() => gallery.close.mutate()}>
         {m.debrief_gallery_close()}
       </Button>

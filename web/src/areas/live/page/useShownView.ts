@@ -16,8 +16,8 @@ export function useShownView(lesson: Schema['LessonView']) {
   const own = lesson.endedAt === null ? views : viewsOver;
   const available: View[] = later === null ? own : ['later', ...own];
   const segment = lesson.order.segments.find((one) => one.id === lesson.order.now);
-  /** What comes first in a share-out. */
-  const first = later !== null && segment?.kind === 'shareOut' ? 'later' : 'floor';
+  /** What comes first in a share-out, and when a lesson is over. */
+  const first = later !== null && (segment?.kind === 'shareOut' || lesson.endedAt !== null) ? 'later' : 'floor';
   const view = available.find((one) => one === search.get('view')) ?? first;
   const ofSegment = (segment: string | null): Record<string, string> =>
     segment === null || segment === lesson.roundNow.segmentId ? {} : { segment };

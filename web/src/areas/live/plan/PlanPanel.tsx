@@ -32,11 +32,16 @@ interface Part {
 }
 
 /** The one thing to do next. Sending out never stands where something was made a moment ago. */
-function NextPress({ desk, actions: { next, run, busy }, settled }: Part & { settled: boolean }) {
+function NextPress({
+  desk,
+  actions: { next, run, busy },
+  settled,
+  look = 'main',
+}: Part & { settled: boolean; look?: 'main' | 'plain' }) {
   return (
     <Button
-      look="main"
-      className="w-full text-lg"
+      look={look}
+      className={look === 'main' ? 'w-full text-lg' : 'w-full'}
       busy={busy}
       aria-disabled={!settled || busy}
       onClick={() => {
@@ -105,6 +110,13 @@ function Findings({ desk, actions: { run } }: Part) {
       onOther={(finding) => finding.other !== null && run[finding.other](finding.subject)}
     />
   );
+}
+
+/** How the lesson goes on, where something else is the one thing to do next. */
+export function GoOnPress({ desk }: { desk: LessonDesk }) {
+  const actions = usePlanActions(desk, true);
+  const settled = useSettled(`${actions.next.kind}${desk.lesson.round.id}`);
+  return <NextPress desk={desk} actions={actions} settled={settled} look="plain" />;
 }
 
 /** @param props.again everybody is back from the round that is shown */

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Record;
+
+use FreshHuddle\Core\Record\Fact\CalledOnFact;
+use FreshHuddle\Core\Record\Fact\CallFact;
+use FreshHuddle\Core\Record\Fact\ProgressFact;
+use FreshHuddle\Core\Record\Fact\SegmentFact;
+use FreshHuddle\Core\Record\Fact\VisitFact;
+use FreshHuddle\Core\Record\Fact\WritingFact;
+
+/**
+ * What came of a lesson, for the teacher.
+ */
+final readonly class RecordView
+{
+    /**
+     * @param int                     $begunAt  milliseconds since 1970
+     * @param int|null                $endedAt  null while it is on
+     * @param int                     $until    to when the figures go
+     * @param list<SentenceView>      $says     what happened, in a few sentences
+     * @param list<SegmentFact>       $segments
+     * @param list<RunView>           $runs
+     * @param list<StudentRecordView> $students
+     * @param list<GroupRecordView>   $groups
+     * @param list<VisitFact>         $visits
+     * @param list<CallFact>          $calls
+     * @param list<CalledOnFact>      $calledOn
+     * @param list<WritingFact>       $writing
+     * @param list<ProgressFact>      $progress
+     * @param list<StaffName>         $staff
+     */
+    public function __construct(
+        public string $lesson,
+        public string $title,
+        public string $className,
+        public int $begunAt,
+        public ?int $endedAt,
+        public int $until,
+        public array $says,
+        public array $segments,
+        public array $runs,
+        public array $students,
+        public array $groups,
+        public array $visits,
+        public array $calls,
+        public array $calledOn,
+        public array $writing,
+        public array $progress,
+        public array $staff,
+    ) {
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Record;
+
+use FreshHuddle\Core\Record\StripSpan;
+use FreshHuddle\Core\Record\StudentFigures;
+
+/**
+ * What a lesson's record says of a student (docs/formats/record.md).
+ */
+final readonly class StudentRecordView
+{
+    /**
+     * @param list<StripSpan> $strip
+     */
+    public function __construct(
+        public string $student,
+        public string $name,
+        public ?string $group,
+        public ?int $arrivedAt,
+        public int $groupMs,
+        public int $inPlaceMs,
+        public int $elsewhereMs,
+        public int $awayMs,
+        public int $put,
+        public int $ofGroup,
+        public int $slots,
+        public int $calls,
+        public int $calledOn,
+        public int $passed,
+        public int $exitAnswered,
+        public int $exitOf,
+        public array $strip,
+    ) {
+    }
+
+    public static function fromFigures(StudentFigures $one): self
+    {
+        return new self(
+            $one->student,
+            $one->name,
+            $one->group,
+            $one->arrivedAt,
+            $one->groupMs,
+            $one->inPlaceMs,
+            $one->elsewhereMs,
+            $one->awayMs,
+            $one->put,
+            $one->ofGroup,
+            $one->slots,
+            $one->calls,
+            $one->calledOn,
+            $one->passed,
+            $one->exitAnswered,
+            $one->exitOf,
+            $one->strip,
+        );
+    }
+}

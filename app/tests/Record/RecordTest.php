@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Record;
+
+use FreshHuddle\App\Tests\Debrief\DebriefTestCase;
+use FreshHuddle\App\Tests\Formats\Schema;
+use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\Core\Tests\Record\SecondRecorder;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * The record of a lesson, from what was really done in it.
+ */
+final class RecordTest extends DebriefTestCase
+{
+    public function test_there_is_none_before_the_lesson_has_begun(): void
+    {
+        $lesson = $this->readyLesson();
+        $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id').'/record')->is(404);
+    }
+
+    public function test_it_says_who_wrote_called_was_visited_and_called_on(): void
+    {
+        $tokens = $this->workDone(4, 2, 4);
+        [$ada, $group] = [$this->lesson->text('students.0.id'), $this->groupOf(0)];
+        $copy = $this->copyOf($tokens[0]);
+        $this->write($tokens[0], $copy, 'noticed', 'The cellars are full of water.');
+        $this->write($tokens[0], $copy, 'decision', 'Behind the yard.');
+        $mate = $this->mateOf(0);
+        $this->write($tokens[$mate], $copy, 'decision', 'Behind the old yard, says Ben.', 'Behind the yard.');
+        $this->asStudent($tokens[0]);
+        $this->ask('PUT', '/api/student/call', ['about' => 'stuck'])->is(200);
+        $this->give(['kind' => 'visit', 'group' => $group]);
+        $this->give(['kind' => 'leave']);
+        $this->everybodyBack();
+        $called = $this->debrief('POST', '/calls', ['last' => 0])->text('calls.0.student');
+        $this->command($this->id, 'end')->is(200);
+        $record = $this->record();
+        $figures = $this->student($record, $ada);
+        self::assertSame(9, $figures['put'], 'six words and three');
+        self::assertSame(13, $figures['ofGroup'], 'and four that were not there before');
+        self::assertSame([2, 1], [$figures['slots'], $figures['calls']]);
+        self::assertSame(1, $this->student($record, $called)['calledOn']);
+        $groups = array_column($record->list('groups'), null, 'group');
+        self::assertIsArray($groups[$group]);
+        self::assertSame([1, 1], [$groups[$group]['visits'], $groups[$group]['calls']]);
+        self::assertSame($group, $record->text('visits.0.group'));
+        self::assertGreaterThanOrEqual(3, \count($record->list('says')));
+    }
+
+    public function test_a_move_counts_from_its_moment_and_a_run_that_was_taken_back_not_at_all(): void
+    {
+        $this->lesson = $this->readyLesson(4, 2);
+        $this->id = $this->lesson->text('id');
+        $this->setRound($this->id, ['lookSeconds' => 60]);
+        $this->command($this->id, 'sendOut')->is(200);
+        $this->command($this->id, 'takeBack')->is(200);
+        $this->setRound($this->id, ['lookSeconds' => 0]);
+        $this->command($this->id, 'sendOut')->is(200);
+        $floor = $this->ask('GET', "/api/staff/lessons/{$this->id}");
+        [$who, $to] = [$floor->text('floor.groups.0.students.0'), $floor->text('floor.groups.1.id')];
+        $this->ask('POST', '/api/staff/groupings/'.$floor->text('floor.id').'/edits', [
+            'kind' => 'seat',
+            'student' => $who,
+            'group' => $to,
+            'basedOn' => $floor->int('floor.step'),
+        ])->is(200);
+        $this->everybodyBack();
+        $this->command($this->id, 'end')->is(200);
+        $record = $this->record();
+        self::assertCount(1, $record->list('runs'));
+        self::assertSame($to, $this->student($record, $who)['group']);
+        $groups = array_column($record->list('groups'), 'students', 'group');
+        self::assertIsArray($groups[$to]);
+        self::assertContains($who, $groups[$to]);
+    }
+
+    public function test_the_file_follows_its_schema_and_a_second_program_agrees_with_every_figure(): void
+    {
+        $tokens = $this->workDone(4, 2, 4);
+        $this->write($tokens[0], $this->copyOf($tokens[0]), 'decision', 'Behind the yard.');
+        $this->asStudent($tokens[1]);
+        $this->ask('PUT', '/api/student/call', ['about' => 'question'])->is(200);
+        $this->asTeacher();
+        $this->everybodyBack();
+        $this->debrief('POST', '/calls', ['last' => 0])->is(200);
+        $this->command($this->id, 'end')->is(200);
+        $this->db()->executeStatement('UPDATE run SET ended_at = out_at + 600000');
+        $this->db()->executeStatement('UPDATE lesson SET ended_at = ended_at + 900000 WHERE id = ?', [$this->id]);
+        $file = $this->ask('GET', "/api/staff/lessons/{$this->id}/record.json")->is(200)->raw;
+        self::assertTrue(Schema::allows('record', $file));
+        $document = json_decode($file, true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($document);
+        self::assertIsArray($document['figures']);
+        $second = (new SecondRecorder($file))->figures();
+        self::assertSame(600_000, $second['students'][0]['groupMs']);
+        self::assertEquals($document['figures']['students'], $second['students']);
+        self::assertEquals($document['figures']['groups'], $second['groups']);
+    }
+
+    public function test_a_table_for_the_mark_book(): void
+    {
+        $this->workDone(2, 1, 1);
+        $this->everybodyBack();
+        $this->command($this->id, 'end')->is(200);
+        $csv = $this->ask('GET', "/api/staff/lessons/{$this->id}/record.csv")->is(200)->raw;
+        self::assertStringContainsString($this->lesson->text('students.0.name'), $csv);
+        self::assertSame(3, substr_count(trim($csv), "\n") + 1, 'a heading and two students');
+    }
+
+    public function test_it_is_not_for_students_or_other_teachers(): void
+    {
+        $tokens = $this->workDone(2, 1, 1);
+        $this->asStudent($tokens[0]);
+        $this->ask('GET', "/api/staff/lessons/{$this->id}/record")->is(401);
+        $other = $this->newTeacher('otto@larkmouth.example');
+        $this->asTeacher($other);
+        $this->ask('GET', "/api/staff/lessons/{$this->id}/record")->is(404);
+        $this->ask('GET', "/api/staff/lessons/{$this->id}/record.json")->is(404);
+    }
+
+    private function record(): Json
+    {
+        return $this->ask('GET', "/api/staff/lessons/{$this->id}/record")->is(200);
+    }
+
+    /**
+     * @return array<array-key, mixed>
+     */
+    private function student(Json $record, string $id): array
+    {
+        $student = array_column($record->list('students'), null, 'student')[$id] ?? null;
+
+        return \is_array($student) ? $student : self::fail('no such student');
+    }
+
+    private function groupOf(int $student): string
+    {
+        foreach ([0, 1] as $i) {
+            if (
+                \in_array(
+                    $this->lesson->text("students.{$student}.id"),
+                    $this->lesson->texts("floor.groups.{$i}.students"),
+                    true,
+                )
+            ) {
+                return $this->lesson->text("floor.groups.{$i}.id");
+            }
+        }
+        self::fail('no such group');
+    }
+
+    private function mateOf(int $student): int
+    {
+        foreach ([1, 2, 3] as $i) {
+            if ($this->groupOf($i) === $this->groupOf($student)) {
+                return $i;
+            }
+        }
+        self::fail('nobody else sits there');
+    }
+
+    /**
+     * @param array<string, mixed> $command
+     */
+    private function give(array $command): void
+    {
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/lessons/{$this->id}/commands", $command, [
+            'Idempotency-Key' => Uuid::v4()->toRfc4122(),
+        ])->is(200);
+    }
+}

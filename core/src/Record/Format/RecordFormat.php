@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Record\Format;
+
+use FreshHuddle\Core\Record\GroupFigures;
+use FreshHuddle\Core\Record\LessonRecord;
+use FreshHuddle\Core\Record\StudentFigures;
+
+/**
+ * A record as JSON, for other programs: docs/formats/record.md and record.schema.json.
+ */
+final readonly class RecordFormat
+{
+    public const VERSION = 1;
+
+    /**
+     * @return array{format: string, version: int, title: string, class: string, begunAt: int, endedAt: int,
+     *   facts: array<string, list<object>>, figures: array{students: list<array<array-key, mixed>>,
+     *   groups: list<array<array-key, mixed>>}}
+     */
+    public static function write(LessonRecord $record, string $title, string $class): array
+    {
+        $facts = $record->facts;
+
+        return [
+            'format' => 'fresh-huddle/record',
+            'version' => self::VERSION,
+            'title' => $title,
+            'class' => $class,
+            'begunAt' => $facts->begunAt,
+            'endedAt' => $facts->endedAt,
+            'facts' => [
+                'segments' => $facts->segments,
+                'runs' => $facts->runs,
+                'students' => $facts->students,
+                'signs' => $facts->signs,
+                'calls' => $facts->calls,
+                'visits' => $facts->visits,
+                'calledOn' => $facts->calledOn,
+                'writing' => $facts->writing,
+                'progress' => $facts->progress,
+                'exits' => $facts->exits,
+            ],
+            'figures' => [
+                'students' => array_map(self::student(...), $record->students),
+                'groups' => array_map(self::group(...), $record->groups),
+            ],
+        ];
+    }
+
+    /**
+     * @return array<array-key, mixed>
+     */
+    private static function student(StudentFigures $figures): array
+    {
+        return array_diff_key(get_object_vars($figures), ['name' => true]);
+    }
+
+    /**
+     * @return array<array-key, mixed>
+     */
+    private static function group(GroupFigures $figures): array
+    {
+        $put = [];
+        foreach ($figures->put as $student => $much) {
+            $put[] = ['student' => (string) $student, 'put' => $much];
+        }
+
+        return ['put' => $put] + array_diff_key(get_object_vars($figures), ['name' => true, 'mark' => true]);
+    }
+}

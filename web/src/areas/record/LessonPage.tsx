@@ -1,0 +1,31 @@
+// A lesson's page, with its record once it is over.
+import type { Schema } from '../../api/client';
+import { part } from '../../ui/later/lazily';
+import * as m from '#messages';
+import { debriefParts } from '../debrief/debriefParts';
+import { LessonPage as LivePage } from '../live/LessonPage';
+import { LessonPartsContext, type LessonParts } from '../live/laterParts';
+
+const Record = part(
+  () => import('./Record'),
+  (file) => file.Record,
+);
+
+function useView(lesson: Schema['LessonView']): string | null {
+  const name = debriefParts.useView(lesson);
+  return lesson.endedAt === null ? name : m.record_title();
+}
+
+const recordParts: LessonParts = {
+  ...debriefParts,
+  useView,
+  View: ({ desk }) => (desk.over ? <Record lesson={desk.lesson.id} /> : <debriefParts.View desk={desk} />),
+};
+
+export function LessonPage() {
+  return (
+    <LessonPartsContext value={recordParts}>
+      <LivePage />
+    </LessonPartsContext>
+  );
+}

@@ -1,0 +1,72 @@
+// What came of a lesson.
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { api, take, whole } from '../../api/client';
+import { problemText } from '../../api/problem';
+import * as m from '#messages';
+import { FiguresTable } from './FiguresTable';
+import { GroupsPart } from './GroupsPart';
+import { Strips } from './Strips';
+import { TeacherPath } from './TeacherPath';
+
+function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
+  return (
+    <section id={id} aria-labelledby={`${id}-title`} className="mt-8 scroll-mt-4">
+      <h2 id={`${id}-title`} className="mb-3 border-t-2 border-ink pt-2 text-xl">
+        {title}
+      </h2>
+      {children}
+    </section>
+  );
+}
+
+export function Record({ lesson }: { lesson: string }) {
+  const record = useQuery({
+    queryKey: ['record', lesson],
+    queryFn: async () =>
+      whole(await take(api.GET('/api/staff/lessons/{id}/record', { params: { path: { id: lesson } } }))),
+  });
+  if (record.isPending) return <p className="p-5 text-soft">{m.common_loading()}</p>;
+  if (record.isError) return <p className="p-5 font-semibold text-lost">{problemText(record.error)}</p>;
+  const { data } = record;
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto bg-ground px-5 pt-4 pb-10">
+      <ul className="space-y-1 text-lg">
+        {data.says.map((sentence) => (
+          <li key={sentence.text} className="wrap-anywhere">
+            <a
+              href={`#${sentence.leadsTo}`}
+              className="decoration-line underline-offset-4 hover:underline"
+              onClick={(event) => {
+                event.preventDefault();
+                document.getElementById(sentence.leadsTo)?.scrollIntoView({ block: 'start' });
+              }}
+            >
+              {sentence.text}
+            </a>
+          </li>
+        ))}
+      </ul>
+      <Part id="strips" title={m.record_strips()}>
+        <Strips record={data} />
+      </Part>
+      <Part id="groups" title={m.record_groups()}>
+        <GroupsPart record={data} />
+      </Part>
+      <Part id="teacher" title={m.record_teacher()}>
+        <TeacherPath record={data} />
+      </Part>
+      <Part id="figures" title={m.record_figures()}>
+        <FiguresTable record={data} />
+        <p className="mt-3 flex flex-wrap gap-4 text-sm">
+          <a className="underline" href={`/api/staff/lessons/${lesson}/record.csv`}>
+            {m.record_csv()}
+          </a>
+          <a className="underline" href={`/api/staff/lessons/${lesson}/record.json`}>
+            {m.record_json()}
+          </a>
+        </p>
+      </Part>
+    </div>
+  );
+}
