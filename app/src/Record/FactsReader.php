@@ -112,7 +112,8 @@ final readonly class FactsReader
         $students = [];
         foreach ($this->classes->students($lesson->class->id) as $student) {
             if (isset($was[$student->id]) && $student->seatable) {
-                $students[] = new StudentFact($student->id, '' === $was[$student->id] ? $student->name : $was[$student->id]);
+                $name = '' === $was[$student->id] ? $student->name : $was[$student->id];
+                $students[] = new StudentFact($student->id, $name);
                 unset($was[$student->id]);
             }
         }

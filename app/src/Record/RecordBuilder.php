@@ -10,8 +10,12 @@ use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Record\Fact\RunFact;
+use FreshHuddle\Core\Record\GroupFigures;
 use FreshHuddle\Core\Record\LessonRecord;
 use FreshHuddle\Core\Record\Recorder;
+use FreshHuddle\Core\Record\StripCode;
+use FreshHuddle\Core\Record\StripKind;
+use FreshHuddle\Core\Record\StudentFigures;
 use FreshHuddle\Core\Record\Summary;
 
 /**
@@ -38,6 +42,9 @@ final readonly class RecordBuilder
     {
         $record = $this->record($lesson);
         $facts = $record->facts;
+        $groupIds = array_values(
+            array_unique(array_map(static fn (GroupFigures $group): string => $group->group, $record->groups)),
+        );
         $staff = [];
         foreach ($this->staff->names($lesson->class) as $id => $name) {
             $staff[] = new StaffName((string) $id, $name);
@@ -56,17 +63,48 @@ final readonly class RecordBuilder
             ),
             $facts->segments,
             array_map(
-                static fn (RunFact $run): RunView => new RunView($run->id, $run->round, $run->from, $run->to, $run->groups),
+                static fn (RunFact $run): RunView => new RunView(
+                    $run->id,
+                    $run->round,
+                    $run->from,
+                    $run->to,
+                    $run->groups,
+                ),
                 $facts->runs,
             ),
-            array_map(StudentRecordView::fromFigures(...), $record->students),
+            $groupIds,
+            StripKind::cases(),
+            StripCode::PARTS,
+            self::students($record, $groupIds),
             array_map(GroupRecordView::fromFigures(...), $record->groups),
             $facts->visits,
             $facts->calls,
             $facts->calledOn,
-            $facts->writing,
             $facts->progress,
             $staff,
+        );
+    }
+
+    /**
+     * @param list<string> $groupIds
+     *
+     * @return list<StudentRecordView>
+     */
+    private static function students(LessonRecord $record, array $groupIds): array
+    {
+        $facts = $record->facts;
+        $wrote = [];
+        foreach ($facts->writing as $one) {
+            $wrote[$one->student][] = $one->at;
+        }
+
+        return array_map(
+            static fn (StudentFigures $one): StudentRecordView => StudentRecordView::fromFigures(
+                $one,
+                StripCode::spans($one->strip, $facts->begunAt, $groupIds),
+                StripCode::parts($wrote[$one->student] ?? [], $facts->begunAt, $facts->endedAt),
+            ),
+            $record->students,
         );
     }
 

@@ -9,7 +9,7 @@ use FreshHuddle\Core\Record\Fact\CallFact;
 use FreshHuddle\Core\Record\Fact\ProgressFact;
 use FreshHuddle\Core\Record\Fact\SegmentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
-use FreshHuddle\Core\Record\Fact\WritingFact;
+use FreshHuddle\Core\Record\StripKind;
 
 /**
  * What came of a lesson, for the teacher.
@@ -23,12 +23,14 @@ final readonly class RecordView
      * @param list<SentenceView>      $says     what happened, in a few sentences
      * @param list<SegmentFact>       $segments
      * @param list<RunView>           $runs
+     * @param list<string>            $groupIds what strips number groups by
+     * @param list<StripKind>         $kinds    what strips number kinds by
+     * @param int                     $parts    into so many parts the lesson is cut for what was written
      * @param list<StudentRecordView> $students
      * @param list<GroupRecordView>   $groups
      * @param list<VisitFact>         $visits
      * @param list<CallFact>          $calls
      * @param list<CalledOnFact>      $calledOn
-     * @param list<WritingFact>       $writing
      * @param list<ProgressFact>      $progress
      * @param list<StaffName>         $staff
      */
@@ -42,12 +44,14 @@ final readonly class RecordView
         public array $says,
         public array $segments,
         public array $runs,
+        public array $groupIds,
+        public array $kinds,
+        public int $parts,
         public array $students,
         public array $groups,
         public array $visits,
         public array $calls,
         public array $calledOn,
-        public array $writing,
         public array $progress,
         public array $staff,
     ) {

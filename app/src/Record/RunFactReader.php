@@ -102,7 +102,8 @@ final readonly class RunFactReader
         }
         usort(
             $seats,
-            static fn (SeatFact $one, SeatFact $other): int => [$one->from, $one->student] <=> [$other->from, $other->student],
+            static fn (SeatFact $one, SeatFact $other): int => [$one->from, $one->student]
+                <=> [$other->from, $other->student],
         );
 
         return $seats;

@@ -14,7 +14,12 @@ final readonly class RunView
     /**
      * @param list<GroupFact> $groups
      */
-    public function __construct(public string $id, public int $round, public int $from, public int $to, public array $groups)
-    {
+    public function __construct(
+        public string $id,
+        public int $round,
+        public int $from,
+        public int $to,
+        public array $groups,
+    ) {
     }
 }

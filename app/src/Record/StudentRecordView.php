@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Record;
 
-use FreshHuddle\Core\Record\StripSpan;
 use FreshHuddle\Core\Record\StudentFigures;
 
 /**
@@ -13,7 +12,8 @@ use FreshHuddle\Core\Record\StudentFigures;
 final readonly class StudentRecordView
 {
     /**
-     * @param list<StripSpan> $strip
+     * @param list<list<int>> $strip where they were (StripCode::spans)
+     * @param list<int>       $wrote in which parts of the lesson they wrote (StripCode::parts)
      */
     public function __construct(
         public string $student,
@@ -33,10 +33,15 @@ final readonly class StudentRecordView
         public int $exitAnswered,
         public int $exitOf,
         public array $strip,
+        public array $wrote,
     ) {
     }
 
-    public static function fromFigures(StudentFigures $one): self
+    /**
+     * @param list<list<int>> $strip
+     * @param list<int>       $wrote
+     */
+    public static function fromFigures(StudentFigures $one, array $strip, array $wrote): self
     {
         return new self(
             $one->student,
@@ -55,7 +60,8 @@ final readonly class StudentRecordView
             $one->passed,
             $one->exitAnswered,
             $one->exitOf,
-            $one->strip,
+            $strip,
+            $wrote,
         );
     }
 }

@@ -36,7 +36,7 @@ final readonly class WritingReader
             true,
         );
         $copies = $this->copies($lesson->id);
-        $writing = $progress = $answered = $filled = [];
+        $writing = $progress = $answered = $filled = $last = [];
         $before = [];
         foreach ($this->states($lesson->id) as $row) {
             $copy = $copies[$row->text('copy_id')];
@@ -62,8 +62,11 @@ final readonly class WritingReader
             $writing[] = new WritingFact($row->text('author'), $copy['group'], $slot, $at, $put);
             if (null !== $copy['group']) {
                 $all = $places[$copy['group']] ?? 0;
-                $now = \count(array_filter($filled[$copy['group']]));
-                $progress[] = new ProgressFact($copy['group'], $at, min($all, $now), $all);
+                $now = min($all, \count(array_filter($filled[$copy['group']])));
+                if (($last[$copy['group']] ?? null) !== $now) {
+                    $progress[] = new ProgressFact($copy['group'], $at, $now, $all);
+                    $last[$copy['group']] = $now;
+                }
             }
         }
 

@@ -9,8 +9,10 @@ use FreshHuddle\App\Tests\Support\Json;
 /**
  * Sums over all groups: for the teacher at any time, for everybody when they are shown.
  *
- * @phpstan-type Sums array{shape: string, answered: int, all: int, right: int, of: int, tallies: list<array{item:
- *   string, under: string, count: int}>, sources: list<array{name: string}>}
+ * @phpstan-type Tally array{item: string, under: string, count: int}
+ * @phpstan-type Who list<array{name: string}>
+ * @phpstan-type Tallies list<Tally>
+ * @phpstan-type Sum array{shape: string, answered: int, all: int, right: int, of: int, tallies: Tallies, sources: Who}
  */
 final class SumTest extends DebriefTestCase
 {
@@ -179,13 +181,13 @@ final class SumTest extends DebriefTestCase
     }
 
     /**
-     * @return Sums
+     * @return Sum
      */
     private function sum(string $slot): array
     {
         foreach ($this->ask('GET', "/api/staff/rounds/{$this->round}/sums")->is(200)->list('') as $sum) {
             if (\is_array($sum) && \is_array($sum['block']) && $sum['block']['id'] === $slot) {
-                /** @var Sums $sum */
+                /** @var Sum $sum */
                 return $sum;
             }
         }

@@ -4105,12 +4105,14 @@ export interface components {
             says: components["schemas"]["SentenceView"][];
             segments: components["schemas"]["SegmentFact"][];
             runs: components["schemas"]["RunView"][];
+            groupIds: string[];
+            kinds: components["schemas"]["StripKind"][];
+            parts: number;
             students: components["schemas"]["StudentRecordView"][];
             groups: components["schemas"]["GroupRecordView"][];
             visits: components["schemas"]["VisitFact"][];
             calls: components["schemas"]["CallFact"][];
             calledOn: components["schemas"]["CalledOnFact"][];
-            writing: components["schemas"]["WritingFact"][];
             progress: components["schemas"]["ProgressFact"][];
             staff: components["schemas"]["StaffName"][];
         };
@@ -4565,12 +4567,6 @@ export interface components {
         };
         /** @enum {string} */
         StripKind: "main" | "group" | "sideRoom" | "elsewhere" | "away";
-        StripSpan: {
-            from: number;
-            to: number;
-            kind: components["schemas"]["StripKind"];
-            group?: string | null;
-        };
         StudentCallView: {
             id: string;
             number: number;
@@ -4620,7 +4616,8 @@ export interface components {
             passed: number;
             exitAnswered: number;
             exitOf: number;
-            strip: components["schemas"]["StripSpan"][];
+            strip: number[][];
+            wrote: number[];
         };
         StudentView: {
             id: string;
@@ -4749,13 +4746,6 @@ export interface components {
         };
         WriteRemark: {
             text: string;
-        };
-        WritingFact: {
-            student: string;
-            group: string | null;
-            slot: string;
-            at: number;
-            put: number;
         };
         Young: {
             picture: number | null;

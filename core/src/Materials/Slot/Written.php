@@ -47,13 +47,26 @@ abstract readonly class Written implements SlotKind
 
     public function put(string $before, string $after): int
     {
-        $was = self::words($before);
+        // What both begin with says nothing: of a text that is written on only what is new is looked at.
+        $same = strspn($before ^ $after, "\0");
+        $same = \strlen($after) === $same && \strlen($before) === $same ? $same : self::lastSpace($after, $same);
+        $was = self::words(substr($before, $same));
         $put = 0;
-        foreach (self::words($after) as $word => $often) {
+        foreach (self::words(substr($after, $same)) as $word => $often) {
             $put += max(0, $often - ($was[$word] ?? 0));
         }
 
         return $put;
+    }
+
+    /**
+     * @return int the place after the last space before this place, in bytes; 0 where there is none
+     */
+    private static function lastSpace(string $text, int $before): int
+    {
+        $space = strrpos(substr($text, 0, $before), ' ');
+
+        return false === $space ? 0 : $space + 1;
     }
 
     /**

@@ -1,5 +1,6 @@
 // Where each student was, on the time of the lesson.
-import clsx from 'clsx';
+import type { PointerEvent } from 'react';
+import { isRightToLeft } from '../../ui/direction';
 import { markOf } from '../../ui/signs/marks';
 import { Sign } from '../../ui/signs/Sign';
 import * as m from '#messages';
@@ -7,34 +8,85 @@ import { timeText } from '../../words/when';
 import { byGroups, groupsOnce, type RecordView, type StudentRecord } from './figures';
 import { timeScale, type TimeScale } from './timeScale';
 
-/** A word typed lasts so long on the strip; milliseconds. */
-const stretch = 30_000;
+type Kind = RecordView['kinds'][number];
+interface Span {
+  from: number;
+  to: number;
+  kind: Kind;
+  group: string | null;
+}
 
-type Span = StudentRecord['strip'][number];
+/** The spans of a strip, which comes in few numbers (StripCode). */
+function spansOf(student: StudentRecord, record: RecordView): Span[] {
+  return student.strip.map(([after = 0, kind = 0, group = -1], i) => {
+    const next = student.strip[i + 1]?.[0];
+    return {
+      from: record.begunAt + after,
+      to: next === undefined ? record.until : record.begunAt + next,
+      kind: record.kinds[kind] ?? 'away',
+      group: record.groupIds[group] ?? null,
+    };
+  });
+}
 
-const looks: Record<Span['kind'], string> = {
-  main: 'bg-wash',
+/** What is drawn for each kind: told apart without colour, too. */
+const fills: Record<Kind, string> = {
+  main: 'var(--wash)',
   group: '',
-  sideRoom: 'strip-side border-y-2 border-ink',
-  elsewhere: 'bg-attention',
-  away: 'strip-away',
+  sideRoom: 'url(#strip-side)',
+  elsewhere: 'var(--attention)',
+  away: 'none',
 };
+const groupFill = (mark: number) => `color-mix(in oklab, ${markOf(mark).colour} 38%, var(--sheet))`;
 
-/** A stretch of time in one place. */
-function Stretch({ span, scale, record }: { span: Span; scale: TimeScale; record: RecordView }) {
-  const group = record.groups.find((one) => one.group === span.group);
-  const colour = group === undefined ? undefined : markOf(group.mark).colour;
-  const where = group?.name ?? m.record_where({ key: span.kind });
+/** All stretches of one look as one path, on a strip of 1,000 by 10: many students make many stretches. */
+function pathOf(spans: Pick<Span, 'from' | 'to'>[], scale: TimeScale, top = 0): string {
+  return spans
+    .map(({ from, to }) => `M${(10 * scale.at(from)).toFixed(1)} ${top}H${(10 * scale.at(to)).toFixed(1)}V10`)
+    .map((line) => `${line}H${/^M([\d.]+)/.exec(line)?.[1] ?? 0}Z`)
+    .join('');
+}
+
+/** Where a student was, and under it where they wrote. */
+function Drawn({
+  spans,
+  student,
+  record,
+  scale,
+}: {
+  spans: Span[];
+  student: StudentRecord;
+  record: RecordView;
+  scale: TimeScale;
+}) {
+  const looks = new Map<string, Span[]>();
+  for (const span of spans) {
+    const group = record.groups.find((one) => one.group === span.group);
+    const fill = group === undefined ? fills[span.kind] : groupFill(group.mark);
+    looks.set(fill, [...(looks.get(fill) ?? []), span]);
+  }
+  const part = (record.until - record.begunAt) / record.parts;
+  const wrote = student.wrote.map((n) => ({ from: record.begunAt + n * part, to: record.begunAt + (n + 1) * part }));
   return (
-    <span
-      title={`${where}, ${timeText(span.from)}–${timeText(span.to)}`}
-      className={clsx('absolute inset-y-0', looks[span.kind])}
-      style={{
-        insetInlineStart: `${scale.at(span.from)}%`,
-        width: `${scale.width(span.from, span.to)}%`,
-        ...(colour === undefined ? {} : { backgroundColor: `color-mix(in oklab, ${colour} 38%, var(--sheet))` }),
-      }}
-    />
+    <svg viewBox="0 0 1000 10" preserveAspectRatio="none" className="absolute inset-0 size-full rtl:-scale-x-100">
+      <path d="M0 5H1000" stroke="var(--line)" strokeWidth="0.6" />
+      {[...looks].map(([fill, same]) => (
+        <path key={fill} d={pathOf(same, scale)} fill={fill} />
+      ))}
+      <path d={pathOf(wrote, scale, 6)} fill="var(--ink)" />
+    </svg>
+  );
+}
+
+/** The hatching of a side room, once for all strips. */
+function Patterns() {
+  return (
+    <svg width="0" height="0" aria-hidden="true" className="absolute">
+      <pattern id="strip-side" width="8" height="10" patternUnits="userSpaceOnUse">
+        <rect width="8" height="10" fill="var(--wash)" />
+        <rect width="3" height="10" fill="var(--ink)" opacity="0.55" />
+      </pattern>
+    </svg>
   );
 }
 
@@ -51,7 +103,19 @@ function Moment({ at, scale, title, children }: { at: number; scale: TimeScale; 
   );
 }
 
+/** Where they were at the place the pointer is at. */
+function whereAt(event: PointerEvent<HTMLElement>, spans: Span[], record: RecordView): string {
+  const box = event.currentTarget.getBoundingClientRect();
+  const along = (event.clientX - box.left) / Math.max(1, box.width);
+  const at = record.begunAt + (isRightToLeft() ? 1 - along : along) * (record.until - record.begunAt);
+  const span = spans.find((one) => one.from <= at && at < one.to);
+  if (span === undefined) return '';
+  const where = record.groups.find((one) => one.group === span.group)?.name ?? m.record_where({ key: span.kind });
+  return `${where}, ${timeText(span.from)}–${timeText(span.to)}`;
+}
+
 function Strip({ student, record, scale }: { student: StudentRecord; record: RecordView; scale: TimeScale }) {
+  const spans = spansOf(student, record);
   const group = record.groups.find((one) => one.group === student.group);
   return (
     <li className="flex items-center gap-2">
@@ -61,22 +125,12 @@ function Strip({ student, record, scale }: { student: StudentRecord; record: Rec
           {student.name}
         </span>
       </span>
-      <span aria-hidden="true" className="relative h-4 min-w-0 flex-1 overflow-hidden border border-line bg-sheet">
-        {student.strip.map((span) => (
-          <Stretch key={span.from} span={span} scale={scale} record={record} />
-        ))}
-        {record.writing
-          .filter((one) => one.student === student.student)
-          .map((one) => (
-            <span
-              key={`${one.slot}${one.at}`}
-              className="absolute bottom-0 h-1.5 bg-ink"
-              style={{
-                insetInlineStart: `${scale.at(one.at - stretch)}%`,
-                width: `${Math.max(0.3, scale.width(one.at - stretch, one.at))}%`,
-              }}
-            />
-          ))}
+      <span
+        aria-hidden="true"
+        className="relative h-4 min-w-0 flex-1 overflow-hidden border border-line bg-sheet"
+        onPointerMove={(event) => (event.currentTarget.title = whereAt(event, spans, record))}
+      >
+        <Drawn spans={spans} student={student} record={record} scale={scale} />
         {record.calls
           .filter((one) => one.student === student.student)
           .map((one) => (
@@ -130,21 +184,18 @@ function Axis({ record, scale }: { record: RecordView; scale: TimeScale }) {
 
 /** What the looks of strips mean, once. */
 function Key({ record }: { record: RecordView }) {
-  const kinds = new Set(record.students.flatMap((one) => one.strip.map((span) => span.kind)));
+  const kinds = new Set(record.students.flatMap((one) => one.strip.map(([, kind = 0]) => record.kinds[kind])));
   const [first] = groupsOnce(record.groups);
-  const colour = markOf(first?.mark ?? 0).colour;
   return (
     <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-sm">
       {(['main', 'group', 'sideRoom', 'elsewhere', 'away'] as const)
         .filter((kind) => kinds.has(kind))
         .map((kind) => (
           <span key={kind} className="flex items-center gap-1.5">
-            <span
-              className={clsx('inline-block h-4 w-6 border border-line', looks[kind])}
-              style={
-                kind === 'group' ? { backgroundColor: `color-mix(in oklab, ${colour} 38%, var(--sheet))` } : undefined
-              }
-            />
+            <svg viewBox="0 0 24 10" className="h-3 w-6 border border-line" aria-hidden="true">
+              <path d="M0 5H24" stroke="var(--line)" strokeWidth="0.6" />
+              <path d="M0 0H24V10H0Z" fill={kind === 'group' ? groupFill(first?.mark ?? 0) : fills[kind]} />
+            </svg>
             {m.record_where({ key: kind })}
           </span>
         ))}
@@ -166,6 +217,7 @@ export function Strips({ record }: { record: RecordView }) {
   const scale = timeScale(record.begunAt, record.until);
   return (
     <>
+      <Patterns />
       <Axis record={record} scale={scale} />
       <ul className="space-y-0.5">
         {byGroups(record).map((student) => (
