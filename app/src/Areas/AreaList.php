@@ -21,6 +21,8 @@ final class AreaList
         'materials' => 'Worksheets, copies, answers, pictures, recordings and print.',
         'ready' => 'Setting up, posts and emails, the calendar.',
         'live' => 'The running lesson.',
+        'debrief' => 'Talking about the work: share-out, shown work, sums, calling on students, questions, the gallery.',
+        'record' => 'What came of a lesson.',
     ];
 
     /**

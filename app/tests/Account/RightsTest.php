@@ -194,6 +194,10 @@ final class RightsTest extends AppTestCase
             '{variant}' => $nobody,
             '{guest}' => $nobody,
             '{task}' => $nobody,
+            '{turn}' => $nobody,
+            '{call}' => $nobody,
+            '{question}' => $nobody,
+            '{remark}' => $nobody,
             '{seq}' => '1',
         ]);
     }

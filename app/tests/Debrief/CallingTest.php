@@ -98,6 +98,19 @@ final class CallingTest extends DebriefTestCase
         self::assertNull($this->ask('GET', '/api/student/debrief')->at('called'));
     }
 
+    public function test_who_is_asked_stays_between_the_two_where_the_class_is_not_to_see_it(): void
+    {
+        $tokens = $this->workDone();
+        $called = $this->debrief('POST', '/calls', ['last' => 0, 'shown' => false])->is(200);
+        self::assertFalse($called->at('showsCalled'));
+        $this->asStudent($tokens[0]);
+        self::assertNull($this->ask('GET', '/api/student/debrief')->at('called'));
+        $this->asTeacher();
+        $this->debrief('POST', '/calls', ['last' => 1, 'shown' => true])->is(200);
+        $this->asStudent($tokens[0]);
+        self::assertNotNull($this->ask('GET', '/api/student/debrief')->at('called'));
+    }
+
     public function test_a_lesson_that_is_over_calls_on_nobody(): void
     {
         $this->workDone();

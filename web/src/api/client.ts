@@ -28,7 +28,7 @@ export function dropPressesWhileDown(): void {
   drops = true;
 }
 
-const creates = /\/(classes|lessons|originals|groupings|side-rooms|copy|rules|rounds|invitations|variants)$/;
+const creates = /\/(classes|lessons|originals|groupings|side-rooms|copy|rules|rounds|invitations|variants|questions)$/;
 /** Two presses within so long are one; milliseconds. */
 const onePress = 2_000;
 const recent = new Map<string, { key: string; until: number }>();

@@ -2984,6 +2984,7 @@ export interface components {
             last: number;
             group?: string | null;
             role?: string;
+            shown?: boolean | null;
         };
         /** @enum {string} */
         CallState: "asked" | "answered" | "passed";

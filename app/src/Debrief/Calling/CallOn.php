@@ -17,6 +17,7 @@ final readonly class CallOn
      *                           nothing
      * @param string|null $group only its members; null: of all groups, and of none
      * @param string      $role  only those who have this role in their group; '' for anybody
+     * @param bool|null   $shown whether everybody sees who it is, from now on; null: as before
      */
     public function __construct(
         #[Assert\Range(min: 0, max: 100_000)]
@@ -25,6 +26,7 @@ final readonly class CallOn
         public ?string $group = null,
         #[Assert\Length(max: 40)]
         public string $role = '',
+        public ?bool $shown = null,
     ) {
     }
 }

@@ -50,6 +50,7 @@ final readonly class Calls
             if (null === $student) {
                 throw DebriefRefused::unusable('debrief.nobody_to_call');
             }
+            $debrief->showsCalled = $request->shown ?? $debrief->showsCalled;
             foreach ($calls as $call) {
                 $call->current = false;
             }

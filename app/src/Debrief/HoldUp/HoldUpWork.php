@@ -19,7 +19,7 @@ final readonly class HoldUpWork
      * @param bool        $beside beside what is shown already, to compare; else instead of it
      */
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public string $copy,
         #[Assert\Length(max: 40)]
         public ?string $page = null,

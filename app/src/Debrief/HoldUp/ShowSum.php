@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Debrief\HoldUp;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -15,9 +16,9 @@ final readonly class ShowSum
      * @param bool $beside beside what is shown already, to compare; else instead of it
      */
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public string $round,
-        #[Assert\Uuid]
+        #[Id]
         public string $original,
         #[Assert\Length(max: 40)]
         public string $slot,

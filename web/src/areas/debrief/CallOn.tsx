@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/fields/Choice';
+import { Tick } from '../../ui/fields/Tick';
 import { useKeys } from '../../ui/keys/useKeys';
 import * as m from '#messages';
 import type { Schema } from '../../api/client';
@@ -15,10 +16,13 @@ export function CallOn({ lesson }: { lesson: Schema['LessonView'] }) {
   const callOn = useCallOn(lesson.id);
   const mark = useMarkCall(lesson.id);
   const [from, setFrom] = useState<From>('');
+  /** Whether everybody is to see it; null: as before. */
+  const [shown, setShown] = useState<boolean | null>(null);
   const last = debrief?.calls.length ?? 0;
   const press = () =>
     callOn.mutate({
       last,
+      ...(shown === null ? {} : { shown }),
       ...(from.startsWith('group:') ? { group: from.slice('group:'.length) } : {}),
       ...(from.startsWith('role:') ? { role: from.slice('role:'.length) } : {}),
     });
@@ -60,6 +64,9 @@ export function CallOn({ lesson }: { lesson: Schema['LessonView'] }) {
           ]}
           onChange={setFrom}
         />
+      </div>
+      <div className="mt-2 text-sm">
+        <Tick label={m.debrief_showCalled()} checked={shown ?? debrief.showsCalled} onChange={setShown} />
       </div>
       {before > 0 && <p className="mt-1 text-sm text-soft">{m.debrief_calledSoFar({ n: before })}</p>}
     </section>

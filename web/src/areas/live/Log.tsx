@@ -26,7 +26,7 @@ function lineOfDebrief(entry: Entry): string {
     case 'shareOutDone':
       return m.round_log_shareOutDone();
     case 'heldUp':
-      return m.round_log_heldUp({ group });
+      return entry.group === null ? m.round_log_sumShown() : m.round_log_heldUp({ group });
     case 'putDown':
       return m.round_log_putDown();
     case 'galleryOpened':
