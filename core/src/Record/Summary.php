@@ -54,8 +54,13 @@ final readonly class Summary
         }
         $unvisited = self::groups($record, static fn (GroupFigures $one): bool => 0 === $one->visits);
         if ([] !== $unvisited) {
+            $all = self::groups($record, static fn (): bool => true);
+            $isAll = \count($all) > 1 && \count($all) === \count($unvisited);
             $sentences[] = [
-                new Message('record.says.not_visited', ['n' => \count($unvisited), 'names' => $unvisited]),
+                new Message($isAll ? 'record.says.none_visited' : 'record.says.not_visited', [
+                    'n' => \count($unvisited),
+                    'names' => $unvisited,
+                ]),
                 'groups',
             ];
         }

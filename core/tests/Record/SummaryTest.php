@@ -67,6 +67,12 @@ final class SummaryTest extends TestCase
         );
     }
 
+    public function test_what_is_so_of_all_groups_is_said_without_naming_them(): void
+    {
+        $signs = [self::in('ada', 0), self::in('ben', 0)];
+        self::assertSame('record.says.none_visited', self::says($signs, 0, 4)[1][0]);
+    }
+
     /**
      * @param list<SignFact> $signs
      * @param int            $visits how many of the two groups were visited

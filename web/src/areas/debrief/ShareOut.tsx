@@ -51,7 +51,11 @@ function Reporting({ lesson, turns }: { lesson: Schema['LessonView']; turns: Tur
     >
       {now === undefined ? (
         <h2 className="min-w-0 flex-1 text-2xl">
-          {next === undefined ? m.debrief_allDone() : m.debrief_firstIs({ group: next.name })}
+          {next === undefined
+            ? m.debrief_allDone()
+            : next === turns[0]
+              ? m.debrief_firstIs({ group: next.name })
+              : m.debrief_nextIs({ group: next.name })}
         </h2>
       ) : (
         <>

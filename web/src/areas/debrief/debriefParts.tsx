@@ -18,6 +18,10 @@ const SumsView = part(
   () => import('./sum/SumsView'),
   (file) => file.SumsView,
 );
+const TurnsLine = part(
+  () => import('./TurnsLine'),
+  (file) => file.TurnsLine,
+);
 const ShownBar = part(
   () => import('./ShownBar'),
   (file) => file.ShownBar,
@@ -39,6 +43,7 @@ function useView(lesson: Schema['LessonView']): string | null {
 
 export const debriefParts: LessonParts = {
   Bar,
+  RibbonLine: ({ lesson }) => <TurnsLine lesson={lesson} />,
   useView,
   View: ({ desk }) => <ShareOut lesson={desk.lesson} />,
   Panel: ({ desk, children }) => <TalkPanel desk={desk}>{children}</TalkPanel>,

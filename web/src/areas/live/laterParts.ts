@@ -18,6 +18,8 @@ export interface WorkPlace {
 export interface LessonParts {
   /** A line over the page. */
   Bar: ComponentType<{ lesson: Lesson }>;
+  /** Under the running order, while the lesson is in no groups. */
+  RibbonLine: ComponentType<{ lesson: Lesson }>;
   /** What the view is called that comes before all others; null while there is none. */
   useView: (lesson: Lesson) => string | null;
   View: ComponentType<{ desk: LessonDesk }>;
@@ -33,6 +35,7 @@ const nothing = () => null;
 
 export const LessonPartsContext = createContext<LessonParts>({
   Bar: nothing,
+  RibbonLine: nothing,
   useView: nothing,
   View: nothing,
   Panel: ({ children }) => children,

@@ -1,5 +1,6 @@
 // The ribbon of time: everything about time is here.
 import clsx from 'clsx';
+import { use } from 'react';
 import { secondsUntil, useServerNow } from '../../../api/clock';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -12,6 +13,7 @@ import { asOrdered, fitted } from '../../lesson/orderMoves';
 import { nameOf, OrderStrip } from '../../lesson/OrderStrip';
 import { useOrder } from '../../lesson/useOrder';
 import { clockOf, comingBackFrom, comingBackUntil, phaseOf, type Phase } from '../phase';
+import { LessonPartsContext } from '../laterParts';
 import { RunningRound } from './RunningRound';
 
 const AloneWork = part(
@@ -175,6 +177,7 @@ function Course({
   const { moments } = roundNow;
   const endsAt = moments.endsAt ?? now;
   const isCall = phase === 'comingBack';
+  const { RibbonLine } = use(LessonPartsContext);
   return (
     <div className={clsx('min-w-0 space-y-2.5 lg:flex-1', underWay && '[&>*:first-child]:max-lg:hidden')}>
       <OrderStrip
@@ -198,6 +201,7 @@ function Course({
           ) : null
         }
       />
+      {!underWay && lesson.endedAt === null && <RibbonLine lesson={lesson} />}
       {underWay && (
         <RunningRound
           from={moments.lookFrom ?? moments.outAt ?? now}
