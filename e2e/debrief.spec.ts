@@ -65,8 +65,13 @@ test('groups share in turn, work is on every screen and gone again, and somebody
     await expect(sharing.page.getByText('Your group is sharing now.')).toBeVisible();
     await expect(listening.page.getByText(`Your group is next, after ${first}.`)).toBeVisible();
     await expect(wall.getByText(first, { exact: true })).toBeVisible();
+    const turns = t.getByRole('list', { name: 'Order of groups' }).getByRole('listitem');
+    await expect(turns).toHaveCount(2);
+    await expect(turns.nth(0)).toHaveText(/\d (min|s)$/);
     await t.keyboard.press('n');
     await expect(listening.page.getByText('Your group is sharing now.')).toBeVisible();
+    await expect(turns.nth(0)).toHaveText(first);
+    await expect(turns.nth(1)).toHaveText(/\d (min|s)$/);
   });
 
   await test.step('work is shown in one press, without names until they are wanted', async () => {
