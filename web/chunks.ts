@@ -46,7 +46,7 @@ export function groups(src: string): Group[] {
   const both = anyOf(
     /core[\\/]data[\\/]marks\.json/,
     /src[\\/]ui[\\/](signs[\\/](Sign|marks|Duration)|roomWindow|later[\\/]lazily)\./,
-    /src[\\/]api[\\/]stream[\\/]stream\./,
+    /src[\\/]api[\\/]stream[\\/](stream|sharedStream)\./,
     /src[\\/]areas[\\/]materials[\\/](answers|media|blocks)\./,
   );
   const forAll = lies([students, door]);

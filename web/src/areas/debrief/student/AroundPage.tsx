@@ -6,10 +6,12 @@ import { Button } from '../../../ui/Button';
 import { lazily, lazilyFrom } from '../../../ui/later/lazily';
 import * as m from '#messages';
 import type { AroundStudent } from '../../live/laterParts';
-import { useClassDebrief, type ClassDebrief } from '../classDebrief';
+import { useClassDebrief } from '../classDebrief';
 
 const loadShown = () => import('../shown/Shown').then((file) => ({ default: file.Shown }));
 const Shown = lazily(loadShown);
+const loadTurnLines = () => import('./TurnLines').then((file) => ({ default: file.TurnLines }));
+const TurnLines = lazily(loadTurnLines);
 const GalleryPage = lazilyFrom(
   () => import('./GalleryPage'),
   (file) => file.GalleryPage,
@@ -21,28 +23,6 @@ const Question = lazilyFrom(
 
 const ask = async () => whole(await take(api.GET('/api/student/debrief')));
 
-/** Whose turn it is, for somebody of a group. */
-function reportText({ report }: ClassDebrief, group: string | undefined): string | null {
-  if (report === null || report.done) return null;
-  const { now, next } = report;
-  if (now !== null && now.id === group) return m.student_debrief_yours();
-  if (next !== null && next.id === group)
-    return now === null ? m.student_debrief_yoursFirst() : m.student_debrief_yoursNext({ group: now.name });
-  return now === null ? null : m.student_debrief_listen({ group: now.name });
-}
-
-/** A line over the page that nobody misses. */
-function Line({ text, strong }: { text: string; strong: boolean }) {
-  return (
-    <p
-      role="status"
-      className={`mb-5 border-2 border-ink p-4 text-2xl leading-tight font-semibold wrap-anywhere ${strong ? 'bg-attention text-on-accent' : 'bg-sheet'}`}
-    >
-      {text}
-    </p>
-  );
-}
-
 export const AroundPage: AroundStudent = ({ now, children }) => {
   // Also after a lesson, and while there is none, a gallery may be open.
   const debrief = useClassDebrief(ask, hear, now.segment === null ? '' : (now.lesson ?? ''));
@@ -52,8 +32,8 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
   const [away, setAway] = useState<number | null>(null);
   const isBack = now.moments?.outAt != null && (now.moments.calledAt !== null || now.segment?.kind !== 'round');
   useEffect(() => {
-    // Its script is here before anything is shown.
-    if (isBack) loadShown().catch(() => undefined);
+    // Their scripts are here before anything is shown.
+    if (isBack) Promise.all([loadTurnLines(), loadShown()]).catch(() => undefined);
   }, [isBack]);
   const { shown, called } = debrief;
   const [begun, setBegun] = useState<number | null>(null);
@@ -63,8 +43,6 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
     setBegun(debrief.revision);
     setAway(null);
   }
-  const text = reportText(debrief, now.group?.id);
-  const mine = now.group !== null && debrief.report?.now?.id === now.group.id;
   return (
     <>
       {shown !== null && (
@@ -75,8 +53,11 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
           </Button>
         </div>
       )}
-      {called !== null && called.student === now.id && <Line text={m.student_debrief_called()} strong />}
-      {text !== null && <Line text={text} strong={mine} />}
+      {(called !== null || debrief.report !== null) && (
+        <Suspense>
+          <TurnLines debrief={debrief} me={now.id} group={now.group?.id} />
+        </Suspense>
+      )}
       {debrief.question !== null && (
         <Suspense>
           <Question key={debrief.question.id} question={debrief.question} />
