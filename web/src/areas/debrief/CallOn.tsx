@@ -1,4 +1,4 @@
-// Calls on somebody, fairly.
+// Calls on a student, fairly.
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/fields/Choice';
@@ -8,15 +8,36 @@ import * as m from '#messages';
 import type { Schema } from '../../api/client';
 import { useCallOn, useDebrief, useMarkCall } from './useDebrief';
 
-/** Of whom somebody is called on: of all, of a group, of those with a role. */
+/** Who can be called on: anyone, a group, or the students with a role. */
 type From = '' | `group:${string}` | `role:${string}`;
+
+type Call = Schema['DebriefView']['calls'][number];
+
+/** Who is called on now, and what came of it. */
+function Called({ lesson, call }: { lesson: Schema['LessonView']; call: Call }) {
+  const mark = useMarkCall(lesson.id);
+  const group = lesson.floor.groups.find(({ students }) => students.includes(call.student));
+  return (
+    <div className="mb-2 border-2 border-ink bg-sheet p-3" role="status">
+      <p className="font-head text-3xl leading-tight font-semibold wrap-anywhere">{call.name}</p>
+      {group !== undefined && <p className="text-sm text-soft">{group.name}</p>}
+      <div className="mt-2 flex gap-2">
+        <Button className="flex-1" onClick={() => mark.mutate({ call: call.id, state: 'answered' })}>
+          {m.debrief_answered()}
+        </Button>
+        <Button className="flex-1" onClick={() => mark.mutate({ call: call.id, state: 'passed' })}>
+          {m.debrief_passed()}
+        </Button>
+      </div>
+    </div>
+  );
+}
 
 export function CallOn({ lesson }: { lesson: Schema['LessonView'] }) {
   const debrief = useDebrief(lesson);
   const callOn = useCallOn(lesson.id);
-  const mark = useMarkCall(lesson.id);
   const [from, setFrom] = useState<From>('');
-  /** Whether everybody is to see it; null: as before. */
+  /** Whether every screen shows the name; null: as before. */
   const [shown, setShown] = useState<boolean | null>(null);
   const last = debrief?.calls.length ?? 0;
   const press = () =>
@@ -30,24 +51,10 @@ export function CallOn({ lesson }: { lesson: Schema['LessonView'] }) {
   if (debrief === undefined) return null;
   const now = debrief.calls.find((call) => call.current);
   const before = debrief.calls.filter((call) => !call.current && call.state !== 'passed').length;
-  const group = lesson.floor.groups.find((one) => now !== undefined && one.students.includes(now.student));
   return (
     <section aria-label={m.debrief_callOn()} className="border-t-2 border-ink pt-1.5">
       <h2 className="mb-1 font-sans text-sm font-semibold text-soft">{m.debrief_callOn()}</h2>
-      {now !== undefined && (
-        <div className="mb-2 border-2 border-ink bg-sheet p-3" role="status">
-          <p className="font-head text-3xl leading-tight font-semibold wrap-anywhere">{now.name}</p>
-          {group !== undefined && <p className="text-sm text-soft">{group.name}</p>}
-          <div className="mt-2 flex gap-2">
-            <Button className="flex-1" onClick={() => mark.mutate({ call: now.id, state: 'answered' })}>
-              {m.debrief_answered()}
-            </Button>
-            <Button className="flex-1" onClick={() => mark.mutate({ call: now.id, state: 'passed' })}>
-              {m.debrief_passed()}
-            </Button>
-          </div>
-        </div>
-      )}
+      {now !== undefined && <Called lesson={lesson} call={now} />}
       <div className="flex flex-col gap-2">
         <Button className="min-h-11 border-2 font-semibold" busy={callOn.isPending} onClick={press}>
           {now === undefined && before === 0 ? m.debrief_callSomeone() : m.debrief_callNext()}

@@ -29,27 +29,22 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
   const [inGallery, setInGallery] = useState(false);
   const leaveGallery = useCallback(() => setInGallery(false), []);
   if (inGallery && debrief.gallery === null) setInGallery(false);
-  const [away, setAway] = useState<number | null>(null);
+  const [away, setAway] = useState(false);
   const isBack = now.moments?.outAt != null && (now.moments.calledAt !== null || now.segment?.kind !== 'round');
   useEffect(() => {
     // Their scripts are here before anything is shown.
     if (isBack) Promise.all([loadTurnLines(), loadShown()]).catch(() => undefined);
   }, [isBack]);
   const { shown, called } = debrief;
-  const [begun, setBegun] = useState<number | null>(null);
-  // What is shown next is looked at again, also by whoever went back to their own sheet.
-  if (shown === null && begun !== null) setBegun(null);
-  if (shown !== null && begun === null) {
-    setBegun(debrief.revision);
-    setAway(null);
-  }
+  // Someone who went back to their own worksheet sees the next work that is shown.
+  if (shown === null && away) setAway(false);
   return (
     <>
       {shown !== null && (
         <div className="-mx-5 -mt-5 mb-5 flex flex-wrap items-center gap-3 bg-ink px-5 py-2 text-ground">
           <p className="min-w-0 flex-1 wrap-anywhere">{m.student_debrief_shows({ name: shown.by })}</p>
-          <Button className="text-ink" onClick={() => setAway(away === null ? debrief.revision : null)}>
-            {away === null ? m.student_debrief_away() : m.student_debrief_look()}
+          <Button className="text-ink" onClick={() => setAway(!away)}>
+            {away ? m.student_debrief_look() : m.student_debrief_away()}
           </Button>
         </div>
       )}
@@ -63,7 +58,7 @@ export const AroundPage: AroundStudent = ({ now, children }) => {
           <Question key={debrief.question.id} question={debrief.question} />
         </Suspense>
       )}
-      {shown !== null && away === null ? (
+      {shown !== null && !away ? (
         <Suspense fallback={<p className="text-soft">{m.student_loading()}</p>}>
           <Shown shown={shown} mediaAt={(id) => `/api/student/shown/media/${id}`} heading="h1" />
         </Suspense>

@@ -68,10 +68,9 @@ interface PictureProps {
   onPress?: ((source: Source) => void) | undefined;
 }
 
-/** Cards by headings. */
-function Cards({ sum, onPress }: PictureProps) {
+/** A table with a row for each card or given row, and a column for each heading. */
+function ItemTable({ sum, cell }: { sum: SumView; cell: (tallies: Tally[]) => ReactNode }) {
   const { items, heads } = sum.block.settings;
-  const at = (item: string, under: string) => sum.tallies.find((one) => one.item === item && one.under === under);
   return (
     <table className="w-full border-collapse">
       <thead>
@@ -85,24 +84,23 @@ function Cards({ sum, onPress }: PictureProps) {
         </tr>
       </thead>
       <tbody>
-        {items.map((card) => (
-          <tr key={card.id}>
+        {items.map((item) => (
+          <tr key={item.id}>
             <th
               scope="row"
-              data-place={card.id}
-              className="border border-ink bg-sheet px-2 py-1 text-start font-normal wrap-anywhere"
+              data-place={item.id}
+              className="border border-ink bg-sheet px-2 py-1 text-start align-top font-normal wrap-anywhere"
             >
-              {card.text}
+              {item.text}
             </th>
             {heads.map((head) => {
-              const tally = at(card.id, head.id);
+              const tallies = sum.tallies.filter((one) => one.item === item.id && one.under === head.id);
               return (
                 <td
                   key={head.id}
-                  className={`border border-ink bg-sheet px-2 py-1 ${tally?.right === true ? rightLook : ''}`}
+                  className={`border border-ink bg-sheet px-2 py-1 align-top ${tallies[0]?.right === true ? rightLook : ''}`}
                 >
-                  {tally !== undefined && <Who sum={sum} tally={tally} onPress={onPress} />}
-                  {tally?.right === true && <span className="ms-1 font-bold">✓</span>}
+                  {cell(tallies)}
                 </td>
               );
             })}
@@ -110,6 +108,21 @@ function Cards({ sum, onPress }: PictureProps) {
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** Cards by headings. */
+function Cards({ sum, onPress }: PictureProps) {
+  return (
+    <ItemTable
+      sum={sum}
+      cell={([tally]) => (
+        <>
+          {tally !== undefined && <Who sum={sum} tally={tally} onPress={onPress} />}
+          {tally?.right === true && <span className="ms-1 font-bold">✓</span>}
+        </>
+      )}
+    />
   );
 }
 
@@ -163,44 +176,21 @@ function Texts({ sum, onPress }: PictureProps) {
   );
 }
 
-/** What stands in the cells of the given rows. */
+/** What was written in the cells of the given rows. */
 function Cells({ sum }: PictureProps) {
-  const { items, heads } = sum.block.settings;
   return (
-    <table className="w-full border-collapse">
-      <thead>
-        <tr>
-          <td />
-          {heads.map((head) => (
-            <th key={head.id} scope="col" className="border border-ink bg-wash px-2 py-1 text-start wrap-anywhere">
-              {head.text}
-            </th>
+    <ItemTable
+      sum={sum}
+      cell={(tallies) => (
+        <ul>
+          {tallies.map((one) => (
+            <li key={one.text} className="wrap-anywhere">
+              {one.text} {one.count > 1 && <b>× {one.count}</b>}
+            </li>
           ))}
-        </tr>
-      </thead>
-      <tbody>
-        {items.map((row) => (
-          <tr key={row.id}>
-            <th scope="row" className="border border-ink bg-sheet px-2 py-1 text-start align-top wrap-anywhere">
-              {row.text}
-            </th>
-            {heads.map((head) => (
-              <td key={head.id} className="border border-ink bg-sheet px-2 py-1 align-top">
-                <ul>
-                  {sum.tallies
-                    .filter((one) => one.item === row.id && one.under === head.id)
-                    .map((one) => (
-                      <li key={one.text} className="wrap-anywhere">
-                        {one.text} {one.count > 1 && <b>× {one.count}</b>}
-                      </li>
-                    ))}
-                </ul>
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+        </ul>
+      )}
+    />
   );
 }
 
