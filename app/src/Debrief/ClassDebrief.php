@@ -15,12 +15,12 @@ use FreshHuddle\App\Debrief\ShareOut\ReportView;
 final readonly class ClassDebrief
 {
     /**
-     * @param int             $revision how often this has changed
-     * @param ReportView|null $report   who reports and who comes next; null outside a share-out
-     * @param ShownView|null  $shown    work that is shown to everybody
-     * @param CalledView|null   $called   who is asked to speak, where everybody is to see it
-     * @param QuestionView|null $question that is asked, or of which it is shown what was answered
-     * @param OpenGalleryView|null $gallery all work is open to be read
+     * @param int                  $revision how often this has changed
+     * @param ReportView|null      $report   who reports and who comes next; null outside a share-out
+     * @param ShownView|null       $shown    work that is shown to everybody
+     * @param CalledView|null      $called   who is asked to speak, if every screen shows the name
+     * @param QuestionView|null    $question the one being asked, or the one whose answers are shown
+     * @param OpenGalleryView|null $gallery  null while it is closed
      */
     public function __construct(
         public int $revision,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Debrief\Calling\StudentCalled;
+use FreshHuddle\App\Debrief\Calling\StudentCall;
 use FreshHuddle\App\Debrief\Gallery\Gallery;
 use FreshHuddle\App\Debrief\Gallery\GalleryReader;
 use FreshHuddle\App\Debrief\Gallery\OpenGalleryView;
@@ -39,7 +39,7 @@ final readonly class ClassDebriefReader
             return new ClassDebrief($debrief->revision, gallery: $gallery);
         }
         $call = $debrief->showsCalled
-            ? $this->em->getRepository(StudentCalled::class)->findOneBy(['lesson' => $lessonId, 'current' => true])
+            ? $this->em->getRepository(StudentCall::class)->findOneBy(['lesson' => $lessonId, 'current' => true])
             : null;
 
         return new ClassDebrief(

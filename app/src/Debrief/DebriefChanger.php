@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Debrief\Exception\DebriefRefused;
+use FreshHuddle\App\Debrief\Question\QuestionReader;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Stream\Audience;
@@ -26,6 +27,7 @@ final readonly class DebriefChanger
         private Transaction $transaction,
         private EventStore $events,
         private ClassDebriefReader $reader,
+        private QuestionReader $questions,
         private Stream $stream,
         private Clock $clock,
     ) {
@@ -101,7 +103,7 @@ final readonly class DebriefChanger
         if (null === $debrief || null !== $debrief->lesson->endedAt) {
             return;
         }
-        if ($isForStaff && null === $this->reader->forLesson($lessonId)->question?->sum) {
+        if ($isForStaff && !$this->questions->showsAnswers($lessonId)) {
             $this->hint($debrief->lesson);
 
             return;

@@ -33,8 +33,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
  */
 #[Route(
     '/api/staff/lessons/{id}/debrief',
-    requirements: ['id' => Requirement::UUID, 'turn' => Requirement::UUID, 'call' => Requirement::UUID, 'question' => Requirement::UUID],
-),]
+    requirements: [
+        'id' => Requirement::UUID,
+        'turn' => Requirement::UUID,
+        'call' => Requirement::UUID,
+        'question' => Requirement::UUID,
+    ],
+)]
 final readonly class DebriefController
 {
     public function __construct(

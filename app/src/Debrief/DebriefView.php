@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Debrief;
 
 use FreshHuddle\App\Debrief\Calling\StudentCallView;
 use FreshHuddle\App\Debrief\Gallery\GalleryStaffView;
-use FreshHuddle\App\Debrief\HoldUp\HeldUpView;
+use FreshHuddle\App\Debrief\HoldUp\HoldUpView;
 use FreshHuddle\App\Debrief\HoldUp\ShownView;
 use FreshHuddle\App\Debrief\Question\AskedView;
 use FreshHuddle\App\Debrief\ShareOut\TurnView;
@@ -24,7 +24,7 @@ final readonly class DebriefView
      * @param bool             $showsCalled who is called on is on everybody's screen, too
      * @param bool             $showsNames  work that is shown carries names
      * @param ShownView|null   $shown       what everybody sees
-     * @param list<HeldUpView> $heldUp      where that stands in the work
+     * @param list<HoldUpView> $heldUp      where that stands in the work
      * @param AskedView|null   $asked       the last quick question
      * @param GalleryStaffView|null $gallery  the one that is open
      * @param list<string>     $roles       that seats of the last round have

@@ -11,7 +11,7 @@ use FreshHuddle\App\Debrief\Calling\StudentCallView;
 use FreshHuddle\App\Debrief\Gallery\GalleryReader;
 use FreshHuddle\App\Debrief\Gallery\GalleryStaffView;
 use FreshHuddle\App\Debrief\Gallery\RemarkView;
-use FreshHuddle\App\Debrief\HoldUp\HeldUpView;
+use FreshHuddle\App\Debrief\HoldUp\HoldUpView;
 use FreshHuddle\App\Debrief\HoldUp\ShownReader;
 use FreshHuddle\App\Debrief\Question\QuestionReader;
 use FreshHuddle\App\Debrief\ShareOut\ReportReader;
@@ -51,7 +51,7 @@ final readonly class DebriefViewBuilder
             $debrief->showsCalled,
             $debrief->showsNames,
             $this->shown->view($lesson->id, $debrief->showsNames),
-            array_map(HeldUpView::fromHeldUp(...), $this->shown->heldUp($lesson->id)),
+            array_map(HoldUpView::fromHoldUp(...), $this->shown->heldUp($lesson->id)),
             array_values(array_unique(array_filter($roles, static fn (string $role): bool => '' !== $role))),
             $this->questions->forStaff($lesson),
             $this->gallery($lesson),

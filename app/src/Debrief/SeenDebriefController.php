@@ -23,7 +23,14 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /**
  * What a class sees while its work is talked about: on students' pages and on the wall.
  */
-#[Route('/api', requirements: ['token' => SignedAddress::PATTERN, 'media' => Requirement::UUID, 'question' => Requirement::UUID])]
+#[Route(
+    '/api',
+    requirements: [
+        'token' => SignedAddress::PATTERN,
+        'media' => Requirement::UUID,
+        'question' => Requirement::UUID,
+    ],
+)]
 final readonly class SeenDebriefController
 {
     public function __construct(

@@ -19,6 +19,7 @@ use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\PastedList;
 use FreshHuddle\Core\Roster\StudentName;
+use FreshHuddle\Core\SingleLine;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
@@ -389,7 +390,7 @@ final readonly class Roster
 
     private function className(string $name): string
     {
-        $name = trim((string) preg_replace('/\s+/u', ' ', $name));
+        $name = SingleLine::fromText($name);
 
         return '' === $name || mb_strlen($name) > 80
             ? throw RosterRefused::unusable('roster.class_name', 'name') : $name;

@@ -37,7 +37,7 @@ final class GalleryTest extends DebriefTestCase
         self::assertCount(2, $this->look($this->mine, '')->is(200)->list('copies'));
         $piece = $this->look($this->mine, "/{$copy}")->is(200);
         self::assertStringContainsString('Along the quay.', $piece->raw);
-        self::assertSame($this->lesson->text('floor.groups.1.name'), $piece->text('thing.group.name'));
+        self::assertSame($this->lesson->text('floor.groups.1.name'), $piece->text('work.group.name'));
         foreach (array_keys($this->lesson->list('students')) as $i) {
             self::assertStringNotContainsString($this->lesson->text("students.{$i}.name").'"', $piece->raw);
             self::assertStringNotContainsString($this->lesson->text("students.{$i}.id"), $piece->raw);

@@ -30,7 +30,7 @@ final class HoldUpTest extends DebriefTestCase
         $this->show(['page' => 'page-1']);
         foreach ([...$this->tokens, null] as $token) {
             $seen = $this->seen($token);
-            self::assertSame('District sheet', $seen->text('shown.things.0.title'));
+            self::assertSame('District sheet', $seen->text('shown.pieces.0.title'));
             self::assertStringContainsString('Behind the yard.', $seen->raw);
             self::assertStringContainsString('The cellars are full.', $seen->raw);
         }
@@ -58,8 +58,8 @@ final class HoldUpTest extends DebriefTestCase
         }
         $this->debrief('PATCH', '/shown', ['names' => true])->is(200);
         $shown = $this->seen($this->tokens[1]);
-        self::assertSame($this->groupOf(0), $shown->text('shown.things.0.group.name'));
-        self::assertSame($this->lesson->text('students.0.name'), $shown->text('shown.things.0.answers.0.name'));
+        self::assertSame($this->groupOf(0), $shown->text('shown.pieces.0.group.name'));
+        self::assertSame($this->lesson->text('students.0.name'), $shown->text('shown.pieces.0.answers.0.name'));
     }
 
     public function test_that_names_are_wanted_is_remembered_for_the_class(): void
@@ -79,11 +79,11 @@ final class HoldUpTest extends DebriefTestCase
             $this->write($token, $copy, 'noticed', "Answer {$i}");
         }
         $this->debrief('POST', '/shown', ['copy' => $copy, 'slot' => 'noticed'])->is(200);
-        $shown = $this->seen($tokens[0])->list('shown.things.0.answers');
+        $shown = $this->seen($tokens[0])->list('shown.pieces.0.answers');
         $order = array_column($shown, 'text');
         self::assertCount(8, $order);
         self::assertNotSame(array_map(static fn (int $i): string => "Answer {$i}", range(0, 7)), $order);
-        self::assertSame($order, array_column($this->seen($tokens[1])->list('shown.things.0.answers'), 'text'));
+        self::assertSame($order, array_column($this->seen($tokens[1])->list('shown.pieces.0.answers'), 'text'));
     }
 
     public function test_a_second_one_is_shown_beside_the_first(): void
@@ -93,11 +93,11 @@ final class HoldUpTest extends DebriefTestCase
         $this->write($this->stranger(), $other, 'decision', 'Along the quay.');
         $this->debrief('POST', '/shown', ['copy' => $other, 'slot' => 'decision', 'beside' => true])->is(200);
         $seen = $this->seen($this->tokens[0]);
-        self::assertCount(2, $seen->list('shown.things'));
+        self::assertCount(2, $seen->list('shown.pieces'));
         self::assertStringContainsString('Behind the yard.', $seen->raw);
         self::assertStringContainsString('Along the quay.', $seen->raw);
         $this->show(['slot' => 'noticed']);
-        self::assertCount(1, $this->seen($this->tokens[0])->list('shown.things'), 'the next takes the place of all');
+        self::assertCount(1, $this->seen($this->tokens[0])->list('shown.pieces'), 'the next takes the place of all');
     }
 
     public function test_it_follows_what_is_written_until_it_is_frozen(): void
@@ -120,9 +120,9 @@ final class HoldUpTest extends DebriefTestCase
     {
         $this->show(['page' => 'page-1']);
         $this->debrief('PATCH', '/shown', ['pointer' => 'decision:a0:w3'])->is(200);
-        self::assertSame('decision:a0:w3', $this->seen($this->tokens[1])->text('shown.things.0.pointer'));
+        self::assertSame('decision:a0:w3', $this->seen($this->tokens[1])->text('shown.pieces.0.pointer'));
         $this->debrief('PATCH', '/shown', ['pointer' => ''])->is(200);
-        self::assertSame('', $this->seen(null)->text('shown.things.0.pointer'));
+        self::assertSame('', $this->seen(null)->text('shown.pieces.0.pointer'));
         $this->debrief('PATCH', '/shown', ['pointer' => '<script>'])->is(422);
     }
 

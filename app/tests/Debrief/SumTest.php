@@ -93,11 +93,11 @@ final class SumTest extends DebriefTestCase
         $this->sort($this->groupToken(0), ['wall' => 'stops']);
         $this->show('vote');
         $seen = $this->seen();
-        self::assertSame(1, $seen->int('shown.things.0.sum.tallies.0.count'));
-        self::assertSame([], $seen->list('shown.things.0.sum.sources'));
-        self::assertSame([], $seen->list('shown.things.0.sum.tallies.0.sources'));
+        self::assertSame(1, $seen->int('shown.pieces.0.sum.tallies.0.count'));
+        self::assertSame([], $seen->list('shown.pieces.0.sum.sources'));
+        self::assertSame([], $seen->list('shown.pieces.0.sum.tallies.0.sources'));
         $this->debrief('PATCH', '/shown', ['names' => true])->is(200);
-        self::assertCount(6, $this->seen()->list('shown.things.0.sum.sources'));
+        self::assertCount(6, $this->seen()->list('shown.pieces.0.sum.sources'));
         $this->debrief('DELETE', '/shown')->is(200);
         self::assertNull($this->seen()->at('shown'));
     }
@@ -109,10 +109,10 @@ final class SumTest extends DebriefTestCase
         $seen = $this->seen();
         self::assertStringNotContainsString('"right":true', $seen->raw);
         self::assertStringNotContainsString('"under":"stops"', $seen->raw, 'where nobody has put it');
-        self::assertSame(0, $seen->int('shown.things.0.sum.of'));
+        self::assertSame(0, $seen->int('shown.pieces.0.sum.of'));
         $this->debrief('PATCH', '/shown', ['right' => true])->is(200);
         $seen = $this->seen();
-        self::assertSame([0, 2], [$seen->int('shown.things.0.sum.right'), $seen->int('shown.things.0.sum.of')]);
+        self::assertSame([0, 2], [$seen->int('shown.pieces.0.sum.right'), $seen->int('shown.pieces.0.sum.of')]);
         self::assertStringContainsString('"under":"stops"', $seen->raw);
     }
 
@@ -120,7 +120,7 @@ final class SumTest extends DebriefTestCase
     {
         $this->show('vote');
         $this->choose(3, 'no');
-        self::assertSame(1, $this->seen()->int('shown.things.0.sum.tallies.1.count'));
+        self::assertSame(1, $this->seen()->int('shown.pieces.0.sum.tallies.1.count'));
         $revision = $this->seen()->int('revision');
         sleep(1);
         $this->work();

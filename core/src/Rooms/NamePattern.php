@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Rooms;
 
 use FreshHuddle\Core\Rooms\Exception\UnknownPlaceholder;
+use FreshHuddle\Core\SingleLine;
 
 /**
  * The pattern room names follow: text with `{class}`, `{lesson}`, `{group}`, `{n}` and `{teacher}` in it.
@@ -45,7 +46,7 @@ final readonly class NamePattern
             static fn (array $m): string => (string) ($values[$m[1]] ?? ''),
             $this->pattern,
         );
-        $name = trim((string) preg_replace('/\s+/u', ' ', $name));
+        $name = SingleLine::fromText($name);
 
         return mb_strlen($name) > $this->longest ? rtrim(mb_substr($name, 0, $this->longest - 1)).'…' : $name;
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Debrief;
 
-use FreshHuddle\Core\Debrief\Sum\Given;
 use FreshHuddle\Core\Debrief\Sum\LikeText;
 use FreshHuddle\Core\Debrief\Sum\Score;
 use FreshHuddle\Core\Debrief\Sum\SlotSums;
+use FreshHuddle\Core\Debrief\Sum\SourceAnswer;
 use FreshHuddle\Core\Debrief\Sum\Sum;
 use FreshHuddle\Core\Debrief\Sum\SumShape;
 use FreshHuddle\Core\Debrief\Sum\Tally;
@@ -231,7 +231,7 @@ final class SumTest extends TestCase
         return $sum->sum(
             new Block('slot', $kind, 'What?', $settings),
             array_map(
-                static fn (string $source, string $value): Given => new Given($source, $value),
+                static fn (string $source, string $value): SourceAnswer => new SourceAnswer($source, $value),
                 array_keys($values),
                 array_values($values),
             ),

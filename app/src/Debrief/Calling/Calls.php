@@ -55,7 +55,7 @@ final readonly class Calls
                 $call->current = false;
             }
             $this->em->persist(
-                new StudentCalled(Uuid::v7()->toRfc4122(), $lesson, \count($calls) + 1, $student, $now),
+                new StudentCall(Uuid::v7()->toRfc4122(), $lesson, \count($calls) + 1, $student, $now),
             );
 
             return [new Event(EventKind::CalledOn, $now, ['student' => $student->id], [$student->id])];
@@ -74,7 +74,7 @@ final readonly class Calls
             $callId,
             $state,
         ): array {
-            $call = $this->em->find(StudentCalled::class, $callId);
+            $call = $this->em->find(StudentCall::class, $callId);
             if ($call?->lesson !== $lesson || CallState::Asked === $state) {
                 throw DebriefRefused::missing();
             }
@@ -98,7 +98,7 @@ final readonly class Calls
      */
     public function clear(Lesson $lesson): bool
     {
-        $open = array_filter($this->forLesson($lesson), static fn (StudentCalled $call): bool => $call->current);
+        $open = array_filter($this->forLesson($lesson), static fn (StudentCall $call): bool => $call->current);
         foreach ($open as $call) {
             $call->current = false;
         }
@@ -107,12 +107,12 @@ final readonly class Calls
     }
 
     /**
-     * @return list<StudentCalled> in the order in which they were called on
+     * @return list<StudentCall> in the order in which they were called on
      */
     public function forLesson(Lesson $lesson): array
     {
         return $this->em
-            ->getRepository(StudentCalled::class)
+            ->getRepository(StudentCall::class)
             ->findBy(['lesson' => $lesson], ['number' => 'ASC']);
     }
 

@@ -39,7 +39,7 @@ final readonly class CandidateReader
                           AND NOT l.template AND l.removed_at IS NULL AND l.id <> :lesson
                           AND EXISTS (SELECT 1 FROM live_event e WHERE e.lesson_id = l.id AND e.student_id = s.id
                             AND e.kind = :seen AND e.data ->> 'place' NOT IN (:lost, :excused))) AS lessons,
-                        (SELECT COUNT(*) FROM student_called c JOIN lesson l ON l.id = c.lesson_id
+                        (SELECT COUNT(*) FROM student_call c JOIN lesson l ON l.id = c.lesson_id
                           WHERE c.student_id = s.id AND c.state <> :passed AND l.removed_at IS NULL) AS called
                      FROM student s WHERE s.id = ANY(:students::uuid[]) AND s.seatable AND s.removed_at IS NULL",
                     [
@@ -84,7 +84,7 @@ final readonly class CandidateReader
     public function last(string $classId): ?string
     {
         $last = $this->db->fetchOne(
-            'SELECT c.student_id FROM student_called c JOIN lesson l ON l.id = c.lesson_id WHERE l.class_id = ?
+            'SELECT c.student_id FROM student_call c JOIN lesson l ON l.id = c.lesson_id WHERE l.class_id = ?
                 ORDER BY c.at DESC, c.number DESC LIMIT 1',
             [$classId],
         );

@@ -25,7 +25,7 @@ final readonly class StudentCallView
     ) {
     }
 
-    public static function fromCall(StudentCalled $call): self
+    public static function fromCall(StudentCall $call): self
     {
         return new self(
             $call->id,

@@ -18,6 +18,7 @@ use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Lesson\Actor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\SingleLine;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Uid\Uuid;
@@ -116,7 +117,7 @@ final readonly class Galleries
      */
     public function remark(StudentUser $student, string $copyId, string $text): void
     {
-        $line = trim((string) preg_replace('/\s+/u', ' ', $text));
+        $line = SingleLine::fromText($text);
         if (mb_strlen($line) > self::LONGEST_REMARK) {
             throw DebriefRefused::unusable('debrief.gallery.long', 'text', ['most' => self::LONGEST_REMARK]);
         }

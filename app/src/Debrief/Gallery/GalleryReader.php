@@ -32,7 +32,11 @@ final readonly class GalleryReader
 
     public function ofLesson(string $lessonId): ?Gallery
     {
-        return $this->open(['lesson' => $lessonId]);
+        $gallery = $this->em
+            ->getRepository(Gallery::class)
+            ->findOneBy(['lesson' => $lessonId, 'closedAt' => null], ['openedAt' => 'DESC']);
+
+        return true === $gallery?->isOpen($this->clock->ms()) ? $gallery : null;
     }
 
     /**
@@ -67,25 +71,25 @@ final readonly class GalleryReader
     {
         $gallery = $this->ofClass($student->classId) ?? throw DebriefRefused::missing();
         $groups = $this->runs->floor($gallery->round->id)->groups;
+        $order = array_flip(array_map(static fn (Group $group): string => $group->id, $groups));
+        $copies = $this->copies($gallery);
+        usort(
+            $copies,
+            static fn (WorkCopy $one, WorkCopy $other): int => [
+                $order[$one->group->id ?? ''] ?? \PHP_INT_MAX,
+                self::ownerName($one),
+                $one->title,
+            ] <=> [$order[$other->group->id ?? ''] ?? \PHP_INT_MAX, self::ownerName($other), $other->title],
+        );
         $copies = array_map(
             static fn (WorkCopy $copy): GalleryCopy => new GalleryCopy(
                 $copy->id,
                 $copy->title,
-                $copy->group->name ?? $copy->student->name ?? '',
+                self::ownerName($copy),
                 $copy->group?->mark,
                 self::isOf($copy, $student->id, $groups),
             ),
-            $this->copies($gallery),
-        );
-        $order = array_flip(array_map(static fn (Group $group): string => $group->id, $groups));
-        $place = [];
-        foreach ($this->copies($gallery) as $copy) {
-            $place[$copy->id] = $order[$copy->group->id ?? ''] ?? \PHP_INT_MAX;
-        }
-        usort(
             $copies,
-            static fn (GalleryCopy $one, GalleryCopy $other): int => [$place[$one->id], $one->name, $one->title]
-                <=> [$place[$other->id], $other->name, $other->title],
         );
 
         return new GalleryView($gallery->remarks, $gallery->until, $copies);
@@ -158,14 +162,9 @@ final readonly class GalleryReader
         );
     }
 
-    /**
-     * @param array{lesson: string} $of
-     */
-    private function open(array $of): ?Gallery
+    private static function ownerName(WorkCopy $copy): string
     {
-        $gallery = $this->em->getRepository(Gallery::class)->findOneBy($of + ['closedAt' => null], ['openedAt' => 'DESC']);
-
-        return true === $gallery?->isOpen($this->clock->ms()) ? $gallery : null;
+        return $copy->group->name ?? $copy->student->name ?? '';
     }
 
     /**

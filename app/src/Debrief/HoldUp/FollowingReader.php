@@ -23,10 +23,10 @@ final readonly class FollowingReader
         return array_values(
             array_filter(
                 $this->db->fetchFirstColumn(
-                    'SELECT lesson_id FROM held_up WHERE copy_id = :copy AND frozen IS NULL
+                    'SELECT lesson_id FROM hold_up WHERE copy_id = :copy AND frozen IS NULL
                        AND COALESCE(slot, :slot) = :slot AND COALESCE(owner, :owner) = :owner
                      UNION SELECT h.lesson_id FROM work_copy c
-                       JOIN held_up h ON h.round_id = c.round_id AND h.original_id = c.original_id
+                       JOIN hold_up h ON h.round_id = c.round_id AND h.original_id = c.original_id
                      WHERE c.id = :copy AND h.slot = :slot',
                     ['copy' => $copyId, 'slot' => $slot, 'owner' => $owner],
                 ),

@@ -42,7 +42,7 @@ final readonly class HoldUps
         if ($copy->round->lesson->class !== $lesson->class) {
             throw DebriefRefused::missing(field: 'copy');
         }
-        $make = static fn (int $position, int $now): HeldUp => new HeldUp(
+        $make = static fn (int $position, int $now): HoldUp => new HoldUp(
             $lesson,
             $position,
             $copy,
@@ -73,7 +73,7 @@ final readonly class HoldUps
         ) {
             throw DebriefRefused::unusable('debrief.no_such_place', 'slot');
         }
-        $make = static fn (int $position, int $now): HeldUp => new HeldUp(
+        $make = static fn (int $position, int $now): HoldUp => new HoldUp(
             $lesson,
             $position,
             null,
@@ -93,7 +93,7 @@ final readonly class HoldUps
     }
 
     /**
-     * @param \Closure(int, int): HeldUp     $make at a position, at a moment
+     * @param \Closure(int, int): HoldUp     $make at a position, at a moment
      * @param array<string, string|int|null> $what for the event
      */
     private function put(Lesson $lesson, Teacher $teacher, bool $beside, \Closure $make, array $what): void

@@ -12,6 +12,7 @@ use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Writing\AnswerView;
+use FreshHuddle\App\Materials\Writing\CopyView;
 use FreshHuddle\App\Materials\Writing\WorkReader;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Debrief\HoldUp\ShownPart;
@@ -32,11 +33,11 @@ final readonly class ShownReader
     }
 
     /**
-     * @return list<HeldUp> what is shown in a lesson, in order
+     * @return list<HoldUp> what is shown in a lesson, in order
      */
     public function heldUp(string $lessonId): array
     {
-        return $this->em->getRepository(HeldUp::class)->findBy(['lesson' => $lessonId], ['position' => 'ASC']);
+        return $this->em->getRepository(HoldUp::class)->findBy(['lesson' => $lessonId], ['position' => 'ASC']);
     }
 
     /**
@@ -52,21 +53,21 @@ final readonly class ShownReader
                 $held[0]->teacher->name,
                 null !== $held[0]->frozen,
                 array_map(
-                    fn (HeldUp $one): ShownThing => null === $one->copy
-                        ? $this->sumThing($one, $names)
-                        : $this->thing($one, $one->copy, $names),
+                    fn (HoldUp $one): ShownPiece => null === $one->copy
+                        ? $this->sumPiece($one, $names)
+                        : $this->piece($one, $one->copy, $names),
                     $held,
                 ),
             );
     }
 
-    private function sumThing(HeldUp $held, bool $names): ShownThing
+    private function sumPiece(HoldUp $held, bool $names): ShownPiece
     {
         $sum = null === $held->round || null === $held->original || null === $held->slot
             ? null
             : $this->sums->forSlot($held->round, $held->original->id, $held->slot);
 
-        return new ShownThing(
+        return new ShownPiece(
             $sum->title ?? '',
             null,
             [],
@@ -82,20 +83,18 @@ final readonly class ShownReader
      *
      * @return list<array{slot: string, owner: string, text: string}>
      */
-    public function answers(HeldUp $held): array
+    public function answers(HoldUp $held): array
     {
         return null === $held->copy
             ? []
-            : $this->written($held->copy, new ShownPart($held->page, $held->slot, $held->owner));
+            : self::written($this->copy($held->copy), new ShownPart($held->page, $held->slot, $held->owner));
     }
 
     /**
      * @return list<array{slot: string, owner: string, text: string}>
      */
-    private function written(WorkCopy $copy, ShownPart $part): array
+    private static function written(CopyView $copy, ShownPart $part): array
     {
-        $copy = $this->work->copy($copy->id);
-
         return array_values(
             array_map(
                 static fn (AnswerView $answer): array => [
@@ -104,7 +103,7 @@ final readonly class ShownReader
                     'text' => $answer->text,
                 ],
                 array_filter(
-                    $copy->answers ?? [],
+                    $copy->answers,
                     static fn (AnswerView $answer): bool => '' !== $answer->text
                         && $part->hasAnswer($answer->slot, $answer->owner),
                 ),
@@ -121,7 +120,7 @@ final readonly class ShownReader
             $copy = $held->copy;
             if (
                 null !== $copy
-                && str_contains(json_encode($this->thing($held, $copy, false), \JSON_THROW_ON_ERROR), $media)
+                && str_contains(json_encode($this->piece($held, $copy, false), \JSON_THROW_ON_ERROR), $media)
             ) {
                 return $copy->id;
             }
@@ -135,19 +134,26 @@ final readonly class ShownReader
      *
      * @param bool $names also of its writers
      */
-    public function whole(WorkCopy $copy, bool $names): ShownThing
+    public function whole(WorkCopy $copy, bool $names): ShownPiece
     {
         $part = new ShownPart(null);
+        $view = $this->copy($copy);
 
-        return $this->build($copy, $part, $this->written($copy, $part), 0, $names, true);
+        return $this->build($copy, $view, $part, self::written($view, $part), 0, $names, true);
     }
 
-    private function thing(HeldUp $held, WorkCopy $of, bool $names): ShownThing
+    private function copy(WorkCopy $copy): CopyView
+    {
+        return $this->work->copy($copy->id) ?? throw new \LogicException('Every copy can be read.');
+    }
+
+    private function piece(HoldUp $held, WorkCopy $of, bool $names): ShownPiece
     {
         $part = new ShownPart($held->page, $held->slot, $held->owner);
-        $answers = $held->frozen ?? $this->written($of, $part);
+        $view = $this->copy($of);
+        $answers = $held->frozen ?? self::written($view, $part);
 
-        return $this->build($of, $part, $answers, $held->at, $names, $names, $held->pointer);
+        return $this->build($of, $view, $part, $answers, $held->at, $names, $names, $held->pointer);
     }
 
     /**
@@ -158,14 +164,14 @@ final readonly class ShownReader
      */
     private function build(
         WorkCopy $of,
+        CopyView $copy,
         ShownPart $part,
         array $answers,
         int $salt,
         bool $names,
         bool $whose,
         string $pointer = '',
-    ): ShownThing {
-        $copy = $this->work->copy($of->id) ?? throw new \LogicException('What is held up is a copy.');
+    ): ShownPiece {
         $telling = $whose || '' === $of->variant ? [] : $this->telling($of);
         $pages = $slots = [];
         foreach ($copy->pages as $page) {
@@ -187,7 +193,7 @@ final readonly class ShownReader
         }
         $owner = $of->group ?? $of->student;
 
-        return new ShownThing(
+        return new ShownPiece(
             $copy->title,
             $whose && null !== $owner ? new ShownGroup($owner->name, $of->group?->mark) : null,
             $pages,

@@ -12,9 +12,9 @@ final readonly class ShownView
     /**
      * @param string           $by     who shows it
      * @param bool             $frozen it stands as it was, whatever is written meanwhile
-     * @param list<ShownThing> $things one, or two beside each other
+     * @param list<ShownPiece> $pieces one, or two beside each other
      */
-    public function __construct(public string $by, public bool $frozen, public array $things)
+    public function __construct(public string $by, public bool $frozen, public array $pieces)
     {
     }
 }

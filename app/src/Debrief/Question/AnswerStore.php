@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Debrief\Question;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\Core\Debrief\Sum\Given;
+use FreshHuddle\Core\Debrief\Sum\SourceAnswer;
 
 /**
  * Keeps answers to quick questions. By hand: a whole class answers within seconds.
@@ -48,12 +48,12 @@ final readonly class AnswerStore
     }
 
     /**
-     * @return list<Given> in the order in which they were given
+     * @return list<SourceAnswer> in the order in which they were given
      */
     public function all(string $questionId): array
     {
         return array_map(
-            static fn (Row $row): Given => new Given($row->text('student_id'), $row->text('value')),
+            static fn (Row $row): SourceAnswer => new SourceAnswer($row->text('student_id'), $row->text('value')),
             Row::all(
                 $this->db->fetchAllAssociative(
                     'SELECT student_id, value FROM quick_answer WHERE question_id = ? ORDER BY at, student_id',

@@ -12,8 +12,8 @@ use FreshHuddle\App\Debrief\Sum\TallyView;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Materials\Cupboard\BlockView;
 use FreshHuddle\App\Roster\Student;
-use FreshHuddle\Core\Debrief\Sum\Given;
 use FreshHuddle\Core\Debrief\Sum\SlotSums;
+use FreshHuddle\Core\Debrief\Sum\SourceAnswer;
 use FreshHuddle\Core\Debrief\Sum\Tally;
 
 /**
@@ -45,7 +45,24 @@ final readonly class QuestionReader
 
         return null === $question || (null !== $question->closedAt && !$question->shown)
             ? null
-            : self::view($question, $question->shown ? $this->sum($question)->forAll(false, false) : null);
+            : self::view(
+                $question,
+                $question->shown
+                    ? $this->sum(
+                        $question,
+                        $this->answers->all($question->id),
+                        $this->present->inLesson($lessonId),
+                    )->forAll(false, false)
+                    : null,
+            );
+    }
+
+    /**
+     * Whether the class sees what was answered to the last question.
+     */
+    public function showsAnswers(string $lessonId): bool
+    {
+        return true === $this->last($lessonId)?->shown;
     }
 
     public function forStaff(Lesson $lesson): ?AskedView
@@ -54,11 +71,12 @@ final readonly class QuestionReader
         if (null === $question) {
             return null;
         }
-        $answered = array_map(static fn (Given $one): string => $one->source, $this->answers->all($question->id));
-        $missing = null === $question->closedAt ? array_diff($this->present->inLesson($lesson->id), $answered) : [];
+        $given = $this->answers->all($question->id);
+        $present = $this->present->inLesson($lesson->id);
+        $missing = null === $question->closedAt ? array_diff($present, array_column($given, 'source')) : [];
 
         return new AskedView(
-            self::view($question, $this->sum($question)),
+            self::view($question, $this->sum($question, $given, $present)),
             $question->shown,
             array_values($missing),
         );
@@ -76,16 +94,21 @@ final readonly class QuestionReader
         );
     }
 
-    private function sum(QuickQuestion $question): SumView
+    /**
+     * @param list<SourceAnswer> $given
+     * @param list<string>       $present students
+     */
+    private function sum(QuickQuestion $question, array $given, array $present): SumView
     {
-        $given = $this->answers->all($question->id);
         $block = $question->question()->block('question');
         $sum = (SlotSums::forKind($block->kind) ?? throw new \LogicException('Every question is summed up.'))->sum(
             $block,
             $given,
         );
+        // In one query; find() takes them from memory.
+        $this->em->getRepository(Student::class)->findBy(['class' => $question->lesson->class]);
         $sources = array_map(
-            fn (Given $one): SumSource => new SumSource(
+            fn (SourceAnswer $one): SumSource => new SumSource(
                 $one->source,
                 $this->em->find(Student::class, $one->source)->name ?? '',
                 null,
@@ -94,8 +117,7 @@ final readonly class QuestionReader
             ),
             $given,
         );
-        $place = array_flip(array_map(static fn (Given $one): string => $one->source, $given));
-        $present = $this->present->inLesson($question->lesson->id);
+        $place = array_flip(array_column($given, 'source'));
 
         return new SumView(
             '',
@@ -106,14 +128,7 @@ final readonly class QuestionReader
             \count($given),
             \count(array_unique([...$present, ...array_keys($place)])),
             array_map(
-                static fn (Tally $tally): TallyView => new TallyView(
-                    $tally->item,
-                    $tally->under,
-                    $tally->text,
-                    \count($tally->sources),
-                    array_map(static fn (string $source): int => $place[$source], $tally->sources),
-                    null,
-                ),
+                static fn (Tally $tally): TallyView => TallyView::fromTally($tally, $place),
                 $sum->tallies,
             ),
             $sources,

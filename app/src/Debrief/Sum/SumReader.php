@@ -13,9 +13,9 @@ use FreshHuddle\App\Materials\Writing\CopyView;
 use FreshHuddle\App\Materials\Writing\WorkReader;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Debrief\HoldUp\ShownPart;
-use FreshHuddle\Core\Debrief\Sum\Given;
 use FreshHuddle\Core\Debrief\Sum\Score;
 use FreshHuddle\Core\Debrief\Sum\SlotSums;
+use FreshHuddle\Core\Debrief\Sum\SourceAnswer;
 use FreshHuddle\Core\Debrief\Sum\Sum;
 use FreshHuddle\Core\Debrief\Sum\Tally;
 use FreshHuddle\Core\Grouping\Group;
@@ -38,10 +38,34 @@ final readonly class SumReader
      */
     public function forRound(Round $round): array
     {
+        return $this->sums($round, static fn (): bool => true);
+    }
+
+    /**
+     * @return SumView|null null if there is nothing to be summed up there
+     */
+    public function forSlot(Round $round, string $original, string $slot): ?SumView
+    {
+        return $this->sums(
+            $round,
+            static fn (CopyView $copy, BlockView $view): bool => $copy->original === $original && $view->id === $slot,
+        )[0] ?? null;
+    }
+
+    /**
+     * @param callable(CopyView, BlockView): bool $isWanted
+     *
+     * @return list<SumView> in the order of the places on their worksheets
+     */
+    private function sums(Round $round, callable $isWanted): array
+    {
         $places = [];
         foreach ($this->work->copies($round->id) as $copy) {
             foreach ($copy->pages as $page) {
                 foreach ($page->blocks as $view) {
+                    if (!$isWanted($copy, $view)) {
+                        continue;
+                    }
                     // Where variants have other texts to mark, what was done in them is not the same.
                     $key = "{$copy->original} {$view->id} {$view->settings->passage}";
                     $places[$key] ??= ['copy' => $copy, 'page' => $page->title, 'view' => $view, 'copies' => []];
@@ -50,6 +74,8 @@ final readonly class SumReader
             }
         }
         $groups = $this->runs->floor($round->id)->groups;
+        // In one query; find() takes them from memory.
+        $this->em->getRepository(Student::class)->findBy(['class' => $round->lesson->class]);
         $sums = [];
         foreach ($places as $place) {
             $sum = $this->sum($place['view'], $place['page'], $place['copy'], $place['copies'], $groups);
@@ -59,20 +85,6 @@ final readonly class SumReader
         }
 
         return $sums;
-    }
-
-    /**
-     * @return SumView|null null if there is nothing to be summed up there
-     */
-    public function forSlot(Round $round, string $original, string $slot): ?SumView
-    {
-        foreach ($this->forRound($round) as $sum) {
-            if ($sum->original === $original && $sum->block->id === $slot) {
-                return $sum;
-            }
-        }
-
-        return null;
     }
 
     /**
@@ -100,14 +112,7 @@ final readonly class SumReader
             \count($given),
             \count($sources),
             array_map(
-                static fn (Tally $tally): TallyView => new TallyView(
-                    $tally->item,
-                    $tally->under,
-                    $tally->text,
-                    \count($tally->sources),
-                    array_map(static fn (string $source): int => $place[$source], $tally->sources),
-                    $tally->right,
-                ),
+                static fn (Tally $tally): TallyView => TallyView::fromTally($tally, $place),
                 $sum->tallies,
             ),
             $sources,
@@ -133,7 +138,7 @@ final readonly class SumReader
     /**
      * @param list<CopyView> $copies
      *
-     * @return list<Given> what is not empty
+     * @return list<SourceAnswer> what is not empty
      */
     private function given(Block $block, array $copies): array
     {
@@ -144,7 +149,7 @@ final readonly class SumReader
                     $source = $answer->owner === $copy->id
                         ? $copy->groupId ?? $copy->studentId ?? $copy->id
                         : $answer->owner;
-                    $given[] = new Given($source, $answer->text);
+                    $given[] = new SourceAnswer($source, $answer->text);
                 }
             }
         }

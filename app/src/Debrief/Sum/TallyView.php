@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Debrief\Sum;
 
+use FreshHuddle\Core\Debrief\Sum\Tally;
+
 /**
  * Who has done the same.
  */
@@ -25,5 +27,20 @@ final readonly class TallyView
         public array $sources,
         public ?bool $right,
     ) {
+    }
+
+    /**
+     * @param array<string, int> $places of all sources
+     */
+    public static function fromTally(Tally $tally, array $places): self
+    {
+        return new self(
+            $tally->item,
+            $tally->under,
+            $tally->text,
+            \count($tally->sources),
+            array_map(static fn (string $source): int => $places[$source], $tally->sources),
+            $tally->right,
+        );
     }
 }

@@ -11,6 +11,7 @@ use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\ClassParts;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\SingleLine;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -173,7 +174,7 @@ final readonly class FloorChanges
 
     private static function groupName(Floor $floor, string $groupId, string $name): string
     {
-        $name = trim((string) preg_replace('/\s+/u', ' ', $name));
+        $name = SingleLine::fromText($name);
         if ('' === $name) {
             throw GroupingRefused::unusable('grouping.group_name', 'name');
         }

@@ -12,6 +12,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Notice\PreparedNotice;
 use FreshHuddle\App\Lesson\Notice\PrepareNotice;
 use FreshHuddle\App\Lesson\Order\Segment;
+use FreshHuddle\Core\SingleLine;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -101,7 +102,7 @@ class Round
                     $this,
                     $notice->beforeEnd,
                     $notice->seconds,
-                    trim((string) preg_replace('/\s+/u', ' ', $notice->text)),
+                    SingleLine::fromText($notice->text),
                 ),
             );
         }

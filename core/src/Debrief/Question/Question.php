@@ -9,6 +9,7 @@ use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockItem;
 use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
+use FreshHuddle\Core\SingleLine;
 use FreshHuddle\Core\Visible;
 
 /**
@@ -27,14 +28,14 @@ final readonly class Question
     public array $choices;
 
     /**
-     * @param string       $text    1 to 200 signs
-     * @param list<string> $choices 2 to 8 different ones of up to 60 signs for a choice; else they are left out
+     * @param string       $text    1 to 200 characters
+     * @param list<string> $choices 2 to 8 different ones of up to 60 characters for a choice; otherwise ignored
      *
      * @throws UnusableQuestion
      */
     public function __construct(public QuestionKind $kind, string $text, array $choices = [])
     {
-        $this->text = self::line($text);
+        $this->text = SingleLine::fromText($text);
         if (!Visible::check($this->text)) {
             throw UnusableQuestion::empty();
         }
@@ -42,7 +43,9 @@ final readonly class Question
             throw UnusableQuestion::long(self::LONGEST);
         }
         $read = QuestionKind::Choice === $kind
-            ? array_values(array_unique(array_filter(array_map(self::line(...), $choices), Visible::check(...))))
+            ? array_values(
+                array_unique(array_filter(array_map(SingleLine::fromText(...), $choices), Visible::check(...))),
+            )
             : [];
         if (QuestionKind::Choice === $kind && (\count($read) < 2 || \count($read) > self::MOST_CHOICES)) {
             throw UnusableQuestion::choices(self::MOST_CHOICES);
@@ -83,7 +86,7 @@ final readonly class Question
 
             return false === $place ? throw UnusableValue::wrong() : '{"c'.($place + 1).'":true}';
         }
-        $line = self::line($answer);
+        $line = SingleLine::fromText($answer);
         if (!Visible::check($line)) {
             throw UnusableValue::wrong();
         }
@@ -92,10 +95,5 @@ final readonly class Question
         }
 
         return $this->kind->block()->slot()?->read($line, $block) ?? throw UnusableValue::wrong();
-    }
-
-    private static function line(string $text): string
-    {
-        return trim((string) preg_replace('/\s+/u', ' ', $text));
     }
 }

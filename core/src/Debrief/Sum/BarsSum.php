@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Debrief\Sum;
 
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\Slot\Things;
 
 /**
  * How many have ticked or chosen each line, in the order in which the lines stand.
@@ -15,7 +16,7 @@ final readonly class BarsSum implements SlotSum
     {
         $sources = [];
         foreach ($given as $one) {
-            foreach (array_keys(Things::in($one->value)) as $line) {
+            foreach (array_keys(Things::things($one->value)) as $line) {
                 $sources[$line][] = $one->source;
             }
         }

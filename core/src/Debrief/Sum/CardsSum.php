@@ -7,6 +7,7 @@ namespace FreshHuddle\Core\Debrief\Sum;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockItem;
 use FreshHuddle\Core\Materials\Slot\Sort;
+use FreshHuddle\Core\Materials\Slot\Things;
 
 /**
  * Cards by the headings they were put under. Cards of the groups' own are not compared: each stands by itself.
@@ -18,7 +19,7 @@ final readonly class CardsSum implements SlotSum
         $under = $scores = [];
         $knows = [] !== array_filter($block->settings->items, static fn (BlockItem $card): bool => '' !== $card->under);
         foreach ($given as $one) {
-            foreach (Things::in($one->value) as $card => $thing) {
+            foreach (Things::things($one->value) as $card => $thing) {
                 if (\is_array($thing) && \is_string($thing['under'] ?? null)) {
                     $under[$card][$thing['under']][] = $one->source;
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Debrief\Sum;
 
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\Slot\Things;
 
 /**
  * What stands in the cells of the given rows, like answers together. Rows of the groups' own are not compared.
@@ -15,9 +16,9 @@ final readonly class CellsSum implements SlotSum
     {
         $cells = [];
         foreach ($given as $one) {
-            foreach (Things::in($one->value) as $cell => $text) {
+            foreach (Things::things($one->value) as $cell => $text) {
                 if (\is_string($text) && '' !== trim($text)) {
-                    $cells[$cell][] = new Given($one->source, $text);
+                    $cells[$cell][] = new SourceAnswer($one->source, $text);
                 }
             }
         }

@@ -24,7 +24,7 @@ final readonly class LikeText
     }
 
     /**
-     * @param list<Given> $given
+     * @param list<SourceAnswer> $given
      *
      * @return list<array{string, list<string>}> a text as it was first written, with who has written one like it; the
      *                                           most first, then in the order in which they were given; O(n log n)

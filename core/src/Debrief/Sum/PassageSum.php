@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Debrief\Sum;
 
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\Slot\Things;
 
 /**
  * Who has marked each word, by kind of mark, in the order of the text.
@@ -16,7 +17,7 @@ final readonly class PassageSum implements SlotSum
         $words = self::words($block->settings->passage);
         $marked = [];
         foreach ($given as $one) {
-            foreach (Things::in($one->value) as $mark) {
+            foreach (Things::things($one->value) as $mark) {
                 if (
                     !\is_array($mark)
                     || !\is_int($from = $mark['from'] ?? null)
@@ -46,7 +47,7 @@ final readonly class PassageSum implements SlotSum
     }
 
     /**
-     * @return list<array{int, string}> each with its place, in signs from the beginning
+     * @return list<array{int, string}> each with its place, in characters from the beginning
      */
     private static function words(string $passage): array
     {

@@ -12,7 +12,7 @@ use FreshHuddle\Core\Materials\Block;
 interface SlotSum
 {
     /**
-     * @param list<Given> $given one from each source; empty values count as nothing done
+     * @param list<SourceAnswer> $given one from each source; empty values count as nothing done
      *
      * @return Sum O(n) in what was given
      */

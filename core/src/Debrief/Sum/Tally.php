@@ -11,7 +11,7 @@ final readonly class Tally
 {
     /**
      * @param string       $item    what it is about: a card, a line, an option, a row; the place of a word in the
-     *                              passage, in signs from its beginning; '' where there is only one thing
+     *                              passage, in characters from its beginning; '' where there is only one thing
      * @param string       $under   the heading, the column, or the kind of mark; '' where there is none
      * @param string       $text    in words: the card, the line, the number, what stands in the cell, the word
      * @param list<string> $sources who, in the order in which they were given

@@ -9,6 +9,7 @@ use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\SingleLine;
 use FreshHuddle\Core\Visible;
 
 /**
@@ -34,7 +35,7 @@ final readonly class Say implements Command
         public array $to = [],
         public ?string $plan = null,
     ) {
-        $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
+        $this->text = SingleLine::fromText($text);
         if (!Visible::check($this->text)) {
             throw CommandRefused::emptyNotice();
         }

@@ -86,9 +86,11 @@ abstract readonly class Things implements SlotKind
     abstract protected function thing(string $id, mixed $thing, Block $block): array|bool|float|int|string;
 
     /**
-     * @return array<array-key, Thing> what has been read before
+     * @param string $value as read() gives it
+     *
+     * @return array<array-key, Thing> what was done, thing by thing; none where nothing was done
      */
-    protected static function things(string $value): array
+    public static function things(string $value): array
     {
         /** @var array<array-key, Thing> only what read() has written comes here */
         return '' === $value ? [] : json_decode($value, true, 4, \JSON_THROW_ON_ERROR);

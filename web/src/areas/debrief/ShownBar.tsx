@@ -9,7 +9,7 @@ import { useEditShown, usePutDown, type Debrief } from './useDebrief';
 function whose(lesson: Schema['LessonView'], debrief: Debrief, copies: Schema['LessonView']['copies']): string {
   return list(
     debrief.heldUp.map((held, i) => {
-      if (held.copy === null) return debrief.shown?.things[i]?.sum?.block.text ?? '';
+      if (held.copy === null) return debrief.shown?.pieces[i]?.sum?.block.text ?? '';
       const copy = copies.find((one) => one.id === held.copy);
       const student = lesson.students.find((one) => one.id === (held.owner ?? copy?.studentId));
       const group = lesson.floor.groups.find((one) => one.id === copy?.groupId);
@@ -44,7 +44,7 @@ export function ShownBar({
       >
         {debrief.showsNames ? m.debrief_hideNames() : m.debrief_showNames()}
       </Button>
-      {shown.things.some((thing) => thing.sum !== null) && (
+      {shown.pieces.some((piece) => piece.sum !== null) && (
         <Button
           className="text-ink"
           aria-pressed={debrief.heldUp.some((held) => held.showsRight)}

@@ -13,8 +13,8 @@ import { SumPicture } from '../sum/SumPicture';
 import { wordsAt } from './wordsAt';
 
 type View = Schema['ShownView'];
-type Thing = Whole<Schema['ShownThing']>;
-type Answer = Thing['answers'][number];
+type Piece = Whole<Schema['ShownPiece']>;
+type Answer = Piece['answers'][number];
 
 /** An answer that is a text, word by word: each word is a place that can be pointed at. */
 function TextAnswer({ answer }: { answer: Answer }) {
@@ -61,30 +61,30 @@ function SlotAnswers({ block, answers }: { block: Block; answers: Answer[] }) {
 }
 
 /** One piece of work. */
-function ShownWork({ thing, heading }: { thing: Thing; heading: 'h1' | 'h2' }) {
+function ShownWork({ piece, heading }: { piece: Piece; heading: 'h1' | 'h2' }) {
   const Heading = heading;
-  if (thing.sum !== null) return <SumPicture sum={thing.sum} />;
-  const places = thing.pages.reduce((n, page) => n + page.blocks.length, 0);
+  if (piece.sum !== null) return <SumPicture sum={piece.sum} />;
+  const places = piece.pages.reduce((n, page) => n + page.blocks.length, 0);
   return (
     <article className="min-w-0">
       <Heading className="mb-3 flex flex-wrap items-center gap-2 text-[1.15em] leading-tight font-semibold wrap-anywhere">
-        {thing.group?.mark != null && <Sign mark={thing.group.mark} size={26} />}
-        {thing.group !== null && <span>{thing.group.name}</span>}
-        {(thing.group === null || places > 1) && (
-          <span className={clsx(thing.group !== null && 'text-soft')}>{thing.title}</span>
+        {piece.group?.mark != null && <Sign mark={piece.group.mark} size={26} />}
+        {piece.group !== null && <span>{piece.group.name}</span>}
+        {(piece.group === null || places > 1) && (
+          <span className={clsx(piece.group !== null && 'text-soft')}>{piece.title}</span>
         )}
       </Heading>
       <div className="space-y-4">
-        {thing.pages.map((page) =>
+        {piece.pages.map((page) =>
           page.blocks.map((block) => (
             <section key={block.id} data-place={block.id}>
               {isSlot(block) ? (
                 <>
                   <p className="mb-1 font-semibold wrap-anywhere">{block.text}</p>
-                  <SlotAnswers block={block} answers={thing.answers.filter((answer) => answer.slot === block.id)} />
+                  <SlotAnswers block={block} answers={piece.answers.filter((answer) => answer.slot === block.id)} />
                 </>
               ) : (
-                <ReadingBlock block={block} html={thing.html.find((one) => one.block === block.id)?.html ?? ''} />
+                <ReadingBlock block={block} html={piece.html.find((one) => one.block === block.id)?.html ?? ''} />
               )}
             </section>
           )),
@@ -94,7 +94,7 @@ function ShownWork({ thing, heading }: { thing: Thing; heading: 'h1' | 'h2' }) {
   );
 }
 
-/** Where in a piece of work a press was: the place of the innermost thing that is one. */
+/** Where in a piece of work a press was: the place of the innermost element that has one. */
 const placeOf = (target: EventTarget | null): string | null =>
   target instanceof Element ? (target.closest('[data-place]')?.getAttribute('data-place') ?? null) : null;
 
@@ -110,25 +110,25 @@ function usePointed(pointer: string) {
 }
 
 function Pointable({
-  thing,
+  piece,
   heading,
   onPoint,
 }: {
-  thing: Thing;
+  piece: Piece;
   heading: 'h1' | 'h2';
   onPoint: ((pointer: string) => void) | undefined;
 }) {
-  const box = usePointed(thing.pointer);
+  const box = usePointed(piece.pointer);
   const press = (event: MouseEvent) => {
     const place = placeOf(event.target);
-    if (place !== null) onPoint?.(place === thing.pointer ? '' : place);
+    if (place !== null) onPoint?.(place === piece.pointer ? '' : place);
   };
   return (
     // What can be reached by keyboard is inside; pointing says nothing that is not said aloud, too.
     // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions
     <div ref={box} className={clsx('shown-work', onPoint !== undefined && 'can-point')} onClick={press}>
       <Suspense fallback={null}>
-        <ShownWork thing={thing} heading={heading} />
+        <ShownWork piece={piece} heading={heading} />
       </Suspense>
     </div>
   );
@@ -150,14 +150,14 @@ export function Shown({
   onPoint?: (position: number, pointer: string) => void;
   heading?: 'h1' | 'h2';
 }) {
-  const things = shown.things as Thing[];
+  const pieces = shown.pieces as Piece[];
   return (
     <MediaContext value={{ at: mediaAt }}>
-      <div className={clsx('grid gap-6', things.length > 1 && 'md:grid-cols-2')}>
-        {things.map((thing, i) => (
+      <div className={clsx('grid gap-6', pieces.length > 1 && 'md:grid-cols-2')}>
+        {pieces.map((piece, i) => (
           <Pointable
             key={i}
-            thing={thing}
+            piece={piece}
             heading={heading}
             onPoint={onPoint === undefined ? undefined : (pointer) => onPoint(i, pointer)}
           />

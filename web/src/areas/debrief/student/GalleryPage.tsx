@@ -73,7 +73,7 @@ function PieceView({ copy, remarks, onBack }: { copy: Copy; remarks: boolean; on
       {piece !== null && (
         <Suspense>
           <Shown
-            shown={{ by: '', frozen: false, things: [piece.thing] }}
+            shown={{ by: '', frozen: false, pieces: [piece.work] }}
             mediaAt={(id) => `/api/student/gallery/${copy.id}/media/${id}`}
             heading="h1"
           />

@@ -11,7 +11,7 @@ import type { AroundWall as Around } from '../../live/laterParts';
 import { useClassDebrief, type ClassDebrief } from '../classDebrief';
 import { Shown } from '../shown/Shown';
 import { SumPicture } from '../sum/SumPicture';
-import { Fitted } from './Fitted';
+import { FitToScreen } from './FitToScreen';
 
 /** Whose turn it is, from the back of the hall. */
 function Reporting({ report }: { report: NonNullable<ClassDebrief['report']> }) {
@@ -85,16 +85,16 @@ export const AroundWall: Around = ({ token, children }) => {
         question === null ? (
           children
         ) : (
-          <Fitted columns={1}>
+          <FitToScreen columns={1}>
             <Asked question={question} />
-          </Fitted>
+          </FitToScreen>
         )
       ) : (
-        <Fitted columns={shown.things.length > 1 || shown.things.some((thing) => thing.sum !== null) ? 1 : 2}>
+        <FitToScreen columns={shown.pieces.length > 1 || shown.pieces.some((piece) => piece.sum !== null) ? 1 : 2}>
           <Suspense fallback={null}>
             <Shown shown={shown} mediaAt={(id) => `/api/class-page/${token}/shown/media/${id}`} heading="h1" />
           </Suspense>
-        </Fitted>
+        </FitToScreen>
       )}
     </>
   );

@@ -63,7 +63,7 @@ function useFit(box: RefObject<HTMLElement | null>, inside: RefObject<HTMLElemen
 }
 
 /** @param props.columns the most there may be */
-export function Fitted({ columns, children }: { columns: number; children: ReactNode }) {
+export function FitToScreen({ columns, children }: { columns: number; children: ReactNode }) {
   const box = useRef<HTMLDivElement>(null);
   const inside = useRef<HTMLDivElement>(null);
   const starts = useFit(box, inside, columns);

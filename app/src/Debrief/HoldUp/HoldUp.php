@@ -15,7 +15,7 @@ use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
  * A piece of work that is on every screen of a lesson now; its row goes when it is put down. Written by HoldUps.
  */
 #[ORM\Entity]
-class HeldUp
+class HoldUp
 {
     /**
      * What stood there when it was frozen; null: what stands there now is shown.

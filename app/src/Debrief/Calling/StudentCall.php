@@ -12,8 +12,8 @@ use FreshHuddle\App\Roster\Student;
  * A student has been called on in a lesson. Written by Calls.
  */
 #[ORM\Entity]
-#[ORM\UniqueConstraint(name: 'student_called_number', columns: ['lesson_id', 'number'])]
-class StudentCalled
+#[ORM\UniqueConstraint(name: 'student_call_number', columns: ['lesson_id', 'number'])]
+class StudentCall
 {
     #[ORM\Column(length: 10, enumType: CallState::class)]
     public CallState $state = CallState::Asked;

@@ -11,7 +11,7 @@ use FreshHuddle\App\Materials\Cupboard\PageView;
 /**
  * A piece of work as the class sees it: nothing in it says whose it is unless names are shown.
  */
-final readonly class ShownThing
+final readonly class ShownPiece
 {
     /**
      * @param string            $title   of the worksheet

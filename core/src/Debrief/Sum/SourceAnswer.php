@@ -7,7 +7,7 @@ namespace FreshHuddle\Core\Debrief\Sum;
 /**
  * What one group, or one student, has put into a slot.
  */
-final readonly class Given
+final readonly class SourceAnswer
 {
     /**
      * @param string $source whose it is: an id, of a group or a student

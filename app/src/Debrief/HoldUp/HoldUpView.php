@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Debrief\HoldUp;
 /**
  * Where in the work stands what is shown, for the teacher.
  */
-final readonly class HeldUpView
+final readonly class HoldUpView
 {
     /**
      * @param string|null $copy  null where it is a sum over all groups
@@ -24,7 +24,7 @@ final readonly class HeldUpView
     ) {
     }
 
-    public static function fromHeldUp(HeldUp $held): self
+    public static function fromHoldUp(HoldUp $held): self
     {
         return new self(
             $held->copy?->id,
