@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Print;
 
-use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Words\Words;
-use FreshHuddle\Core\Message;
-
 /**
  * The plan of the floor on paper, to be read from a wall: each table in its colour with its sign, its name tags below.
  * The tables fill the page; where there are too many for one, they go on over the next.
@@ -28,7 +24,7 @@ final readonly class PlanPdf
     private const SIGN = 0.53;
     private const LINE = 1.45;
 
-    public function __construct(private Paper $paper, private Words $words, private Clock $clock)
+    public function __construct(private Paper $paper, private Heading $heading)
     {
     }
 
@@ -64,7 +60,7 @@ final readonly class PlanPdf
             $body .= \sprintf(
                 '<div class="page%s">%s%s</div>',
                 0 === $number ? '' : ' next',
-                $this->head($title, $sub),
+                $this->heading->html($title, $sub),
                 $this->page($page, $across),
             );
         }
@@ -77,20 +73,6 @@ final readonly class PlanPdf
                 max([8, ...array_map(static fn (array $tag): int => mb_strlen($tag['name']), $tags)]),
             ),
             $body,
-        );
-    }
-
-    private function head(string $title, string $sub): string
-    {
-        $date = $this->words->say(new Message('print.printed', ['at' => intdiv($this->clock->ms(), 1_000)]));
-
-        return \sprintf(
-            '<table class="head"><tr><td class="title">%s</td><td class="mark"><table class="word"><tr><td class="fresh">%s</td><td>%s</td></tr></table></td></tr><tr><td class="sub">%s</td><td class="mark sub">%s</td></tr></table>',
-            $this->paper->set($title, 'head'),
-            $this->paper->set('Fresh', 'head'),
-            $this->paper->set('Huddle', 'head'),
-            $this->paper->set($sub),
-            $this->paper->set($date),
         );
     }
 
@@ -162,16 +144,9 @@ final readonly class PlanPdf
             $size.
             'pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; }
-            .head { width: 100%; border-collapse: collapse; border-bottom: 0.6mm solid #1c2333; }
-            .head td { padding: 0; vertical-align: bottom; }
-            .title { font-size: 19pt; width: 75%; }
-            .sub { font-size: 10.5pt; color: #555c6c; height: 7mm; vertical-align: top !important; }
-            .mark { text-align: right; font-size: 12pt; }
-            .mark.sub { font-size: 10.5pt; }
-            .word { width: auto; margin: 0 0 1mm auto; border-collapse: collapse; }
-            .word td { padding: 0 0 0.6mm 1mm; }
-            .word .fresh { background: #d4ee3a; padding: 0 1mm 0.6mm; }
-            .plan { width: 285mm; border-collapse: separate; border-spacing: 4mm '.
+            '.
+            Heading::STYLE.
+            '            .plan { width: 285mm; border-collapse: separate; border-spacing: 4mm '.
             self::GAP / 2 .
             'mm; margin: 1mm 0 0 -4mm; table-layout: fixed; }
             .cell { padding: 0; vertical-align: top; } .none { padding: 0; }

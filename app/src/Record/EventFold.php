@@ -77,7 +77,7 @@ final class EventFold
         }
     }
 
-    public function done(): ReadEvents
+    public function facts(): EventFacts
     {
         foreach (array_keys($this->visiting) as $teacher) {
             $this->leave((string) $teacher, $this->end);
@@ -90,7 +90,7 @@ final class EventFold
             $called[] = new CalledOnFact($student, $at, isset($this->passed[$i + 1]));
         }
 
-        return new ReadEvents($this->segments, $this->moves, $this->signs, $this->calls, $this->visits, $called);
+        return new EventFacts($this->segments, $this->moves, $this->signs, $this->calls, $this->visits, $called);
     }
 
     private function visit(string $teacher, string $group, int $at): void

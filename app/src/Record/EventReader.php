@@ -34,14 +34,14 @@ final readonly class EventReader
     /**
      * @param int $end milliseconds since 1970: when the lesson was over, or now
      */
-    public function read(string $lessonId, int $end): ReadEvents
+    public function read(string $lessonId, int $end): EventFacts
     {
         $fold = new EventFold($end);
         foreach ($this->rows($lessonId) as $row) {
             $fold->add($row);
         }
 
-        return $fold->done();
+        return $fold->facts();
     }
 
     /**
@@ -50,13 +50,14 @@ final readonly class EventReader
     private function rows(string $lessonId): iterable
     {
         $rows = $this->db->iterateAssociative(
-            "SELECT kind, at, actor_id, student_id, run_id, data ->> 'group' AS group_id, data ->> 'segment' AS segment_id,
+            "SELECT kind, at, actor_id, student_id, run_id,
+                data ->> 'group' AS group_id, data ->> 'segment' AS segment_id,
                 data ->> 'toGroup' AS to_group, data ->> 'place' AS place, data ->> 'at' AS seen_at,
                 data ->> 'number' AS number
              FROM live_event WHERE lesson_id = :lesson AND kind = ANY(:kinds::text[]) ORDER BY seq",
             [
                 'lesson' => $lessonId,
-                'kinds' => '{'.implode(',', array_map(static fn (EventKind $kind): string => $kind->value, self::KINDS)).'}',
+                'kinds' => '{'.implode(',', array_column(self::KINDS, 'value')).'}',
             ],
         );
         foreach ($rows as $row) {

@@ -96,7 +96,7 @@ final readonly class FactsReader
      *
      * @return list<StudentFact> in the order of the class list; whoever is on it no more at the end
      */
-    private function students(Lesson $lesson, array $runs, ReadEvents $events): array
+    private function students(Lesson $lesson, array $runs, EventFacts $events): array
     {
         $was = $this->runs->names($lesson->id);
         foreach ($runs as $run) {

@@ -5,26 +5,31 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Record;
 
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Record\Correction\FigureCorrections;
 use FreshHuddle\App\Record\Exception\RecordRefused;
+use FreshHuddle\App\Record\Points\PointsRules;
 use FreshHuddle\App\Roster\Staff\Staff;
-use FreshHuddle\App\Words\Words;
-use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\GroupFigures;
 use FreshHuddle\Core\Record\LessonRecord;
+use FreshHuddle\Core\Record\Points\StudentPoints;
 use FreshHuddle\Core\Record\Recorder;
 use FreshHuddle\Core\Record\StripCode;
 use FreshHuddle\Core\Record\StripKind;
 use FreshHuddle\Core\Record\StudentFigures;
-use FreshHuddle\Core\Record\Summary;
 
 /**
  * The record of a lesson, worked out anew from what happened.
  */
 final readonly class RecordBuilder
 {
-    public function __construct(private FactsReader $facts, private Staff $staff, private Words $words)
-    {
+    public function __construct(
+        private FactsReader $facts,
+        private FigureCorrections $corrections,
+        private PointsRules $rules,
+        private RecordSentences $sentences,
+        private Staff $staff,
+    ) {
     }
 
     /**
@@ -45,6 +50,8 @@ final readonly class RecordBuilder
         $groupIds = array_values(
             array_unique(array_map(static fn (GroupFigures $group): string => $group->group, $record->groups)),
         );
+        $corrections = $this->corrections->ofLesson($lesson);
+        $rule = $this->rules->ofClass($lesson->class);
         $staff = [];
         foreach ($this->staff->names($lesson->class) as $id => $name) {
             $staff[] = new StaffName((string) $id, $name);
@@ -57,10 +64,7 @@ final readonly class RecordBuilder
             $facts->begunAt,
             $lesson->endedAt,
             $facts->endedAt,
-            array_map(
-                fn (array $one): SentenceView => new SentenceView($this->say($one[0]), $one[1]),
-                Summary::sentences($record),
-            ),
+            $this->sentences->of($record),
             $facts->segments,
             array_map(
                 static fn (RunFact $run): RunView => new RunView(
@@ -76,12 +80,18 @@ final readonly class RecordBuilder
             StripKind::cases(),
             StripCode::PARTS,
             self::students($record, $groupIds),
-            array_map(GroupRecordView::fromFigures(...), $record->groups),
+            $record->groups,
             $facts->visits,
             $facts->calls,
             $facts->calledOn,
             $facts->progress,
             $staff,
+            $corrections->all,
+            $rule->parts,
+            [] === $rule->parts ? [] : array_map(
+                static fn (StudentFigures $one): StudentPoints => $rule->points($one, $corrections),
+                $record->students,
+            ),
         );
     }
 
@@ -106,10 +116,5 @@ final readonly class RecordBuilder
             ),
             $record->students,
         );
-    }
-
-    private function say(Message $message): string
-    {
-        return $this->words->say($message);
     }
 }

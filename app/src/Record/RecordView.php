@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Record;
 
+use FreshHuddle\Core\Record\Correction\Correction;
 use FreshHuddle\Core\Record\Fact\CalledOnFact;
 use FreshHuddle\Core\Record\Fact\CallFact;
 use FreshHuddle\Core\Record\Fact\ProgressFact;
 use FreshHuddle\Core\Record\Fact\SegmentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
+use FreshHuddle\Core\Record\GroupFigures;
+use FreshHuddle\Core\Record\Points\PointsPart;
+use FreshHuddle\Core\Record\Points\StudentPoints;
 use FreshHuddle\Core\Record\StripKind;
 
 /**
@@ -27,12 +31,15 @@ final readonly class RecordView
      * @param list<StripKind>         $kinds    what strips number kinds by
      * @param int                     $parts    into so many parts the lesson is cut for what was written
      * @param list<StudentRecordView> $students
-     * @param list<GroupRecordView>   $groups
+     * @param list<GroupFigures>      $groups
      * @param list<VisitFact>         $visits
      * @param list<CallFact>          $calls
      * @param list<CalledOnFact>      $calledOn
      * @param list<ProgressFact>      $progress
      * @param list<StaffName>         $staff
+     * @param list<Correction>        $corrections figures corrected by hand
+     * @param list<PointsPart>        $pointsRule  how points come about; empty: there are none
+     * @param list<StudentPoints>     $points      of each student, if there is a rule
      */
     public function __construct(
         public string $lesson,
@@ -54,6 +61,9 @@ final readonly class RecordView
         public array $calledOn,
         public array $progress,
         public array $staff,
+        public array $corrections,
+        public array $pointsRule,
+        public array $points,
     ) {
     }
 }

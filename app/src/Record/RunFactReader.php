@@ -20,7 +20,7 @@ final readonly class RunFactReader
     }
 
     /**
-     * @param array<string, list<array{string, string|null, int}>> $moves by run (ReadEvents)
+     * @param array<string, list<array{string, string|null, int}>> $moves by run (EventFacts)
      * @param int                                                  $end   when the lesson was over, or now
      *
      * @return list<RunFact>

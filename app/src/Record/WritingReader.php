@@ -29,7 +29,7 @@ final readonly class WritingReader
      * @param array<string, int>  $places   how many places each group fills
      * @param int                 $from     milliseconds since 1970: what is older was brought along
      */
-    public function read(Lesson $lesson, array $students, array $places, int $from): ReadWriting
+    public function read(Lesson $lesson, array $students, array $places, int $from): WritingFacts
     {
         $alone = array_fill_keys(
             array_map(static fn (AloneWork $work): string => $work->original, $this->alone->forLesson($lesson)),
@@ -70,7 +70,7 @@ final readonly class WritingReader
             }
         }
 
-        return new ReadWriting($writing, $progress, self::exits($copies, $alone, $answered));
+        return new WritingFacts($writing, $progress, self::exits($copies, $alone, $answered));
     }
 
     /**

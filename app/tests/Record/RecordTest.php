@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Record;
 
+use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Tests\Debrief\DebriefTestCase;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\Json;
@@ -110,6 +111,112 @@ final class RecordTest extends DebriefTestCase
         self::assertSame(3, substr_count(trim($csv), "\n") + 1, 'a heading and two students');
     }
 
+    public function test_a_figure_is_corrected_by_hand_and_the_computed_one_stays_beside_it(): void
+    {
+        $this->workDone(4, 2, 4);
+        $this->everybodyBack();
+        $this->command($this->id, 'end')->is(200);
+        $ada = $this->lesson->text('students.0.id');
+        $computed = $this->student($this->record(), $ada)['calls'];
+        $this->correct($ada, 'calls', 3)->is(204);
+        $this->correct($ada, 'calls', 4)->is(204);
+        $record = $this->record();
+        self::assertSame($computed, $this->student($record, $ada)['calls']);
+        self::assertCount(1, $record->list('corrections'));
+        self::assertSame('calls', $record->text('corrections.0.figure'));
+        self::assertSame(4, $record->int('corrections.0.value'));
+        self::assertContains($record->text('corrections.0.by'), array_column($record->list('staff'), 'id'));
+        $csv = $this->ask('GET', "/api/staff/lessons/{$this->id}/record.csv")->is(200)->raw;
+        self::assertStringContainsString('Asked for help: computed '.json_encode($computed), $csv);
+        $this->correct($ada, 'calls', null)->is(204);
+        self::assertSame([], $this->record()->list('corrections'));
+    }
+
+    public function test_what_cannot_be_is_not_taken(): void
+    {
+        $this->workDone(2, 1, 1);
+        $ada = $this->lesson->text('students.0.id');
+        $this->asTeacher();
+        self::assertSame('value', $this->correct($ada, 'calls', -1)->is(422)->text('errors.0.field'));
+        self::assertSame('value', $this->correct($ada, 'inPlaceMs', 86_400_001)->is(422)->text('errors.0.field'));
+        $this->correct($ada, 'name', 1)->is(422);
+        $this->correct($this->lesson->text('id'), 'calls', 1)->is(404);
+        $other = $this->newTeacher('otto@larkmouth.example');
+        $this->asTeacher($other);
+        $this->correct($ada, 'calls', 1)->is(404);
+    }
+
+    public function test_points_follow_the_rule_the_teacher_states_and_its_corrections(): void
+    {
+        $tokens = $this->workDone(4, 2, 4);
+        $this->write($tokens[0], $this->copyOf($tokens[0]), 'decision', 'Behind the yard.');
+        $this->everybodyBack();
+        $this->command($this->id, 'end')->is(200);
+        self::assertCount(0, $this->record()->list('points'));
+        $this->ask('GET', "/api/staff/lessons/{$this->id}/record.oneroster")->is(422);
+        $this->state([['kind' => 'wrote', 'atLeast' => 3, 'points' => 2], ['kind' => 'calledOn', 'atLeast' => 1, 'points' => 1]])
+            ->is(204);
+        [$ada, $ben] = [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')];
+        $this->correct($ben, 'calledOn', 1)->is(204);
+        $points = $this->points();
+        self::assertContains(['student' => $ada, 'sum' => 2, 'met' => [true, false]], $points);
+        self::assertContains(['student' => $ben, 'sum' => 1, 'met' => [false, true]], $points);
+        $csv = $this->ask('GET', "/api/staff/lessons/{$this->id}/record.csv")->is(200)->raw;
+        self::assertStringContainsString('Points (of 3)', $csv);
+        $file = $this->ask('GET', "/api/staff/lessons/{$this->id}/record.json")->is(200)->raw;
+        self::assertTrue(Schema::allows('record', $file));
+        self::assertSame($points, (new SecondRecorder($file))->figures()['points']);
+    }
+
+    public function test_a_rule_is_refused_at_the_part_that_cannot_be(): void
+    {
+        $this->workDone(2, 1, 1);
+        $this->asTeacher();
+        $refused = $this->state([
+            ['kind' => 'wrote', 'atLeast' => 1, 'points' => 1],
+            ['kind' => 'inPlace', 'atLeast' => 101, 'points' => 1],
+        ])->is(422);
+        self::assertSame('parts.1.atLeast', $refused->text('errors.0.field'));
+        $this->state(array_fill(0, 9, ['kind' => 'wrote', 'atLeast' => 1, 'points' => 1]))->is(422);
+        $this->state([['kind' => 'wrote', 'atLeast' => 1, 'points' => 0]])->is(422);
+    }
+
+    public function test_points_as_results_of_a_gradebook(): void
+    {
+        $this->workDone(2, 1, 1);
+        $this->everybodyBack();
+        $this->command($this->id, 'end')->is(200);
+        $this->state([['kind' => 'inPlace', 'atLeast' => 1, 'points' => 5]])->is(204);
+        $zip = Zip::open($this->ask('GET', "/api/staff/lessons/{$this->id}/record.oneroster")->is(200)->raw, 1_000_000);
+        $rows = static fn (string $name): array => array_map(
+            static fn (string $line): array => array_map(strval(...), str_getcsv($line, ',', '"', '')),
+            explode("\r\n", trim((string) $zip->file($name))),
+        );
+        $line = array_combine($rows('lineItems.csv')[0], $rows('lineItems.csv')[1]);
+        self::assertSame('5.0', $line['resultValueMax']);
+        self::assertSame($this->lesson->text('classId'), $line['classSourcedId']);
+        $results = $rows('results.csv');
+        self::assertCount(3, $results);
+        $users = array_column(\array_slice($rows('users.csv'), 1), 0);
+        foreach (\array_slice($results, 1) as $result) {
+            $result = array_combine($results[0], $result);
+            self::assertSame($line['sourcedId'], $result['lineItemSourcedId']);
+            self::assertContains($result['studentSourcedId'], $users);
+        }
+        self::assertContains(['file.results', 'bulk'], $rows('manifest.csv'));
+        self::assertContains(['file.demographics', 'absent'], $rows('manifest.csv'));
+    }
+
+    public function test_on_paper_it_takes_two_pages_for_a_class_and_more_for_many(): void
+    {
+        $tokens = $this->workDone(4, 2, 4);
+        $this->write($tokens[0], $this->copyOf($tokens[0]), 'decision', 'Behind the yard.');
+        $this->everybodyBack();
+        $pdf = $this->ask('GET', "/api/staff/lessons/{$this->id}/record.pdf")->is(200)->raw;
+        self::assertStringStartsWith('%PDF', $pdf);
+        self::assertSame(2, preg_match_all('~/Type /Page\b(?!s)~', $pdf));
+    }
+
     public function test_it_is_not_for_students_or_other_teachers(): void
     {
         $tokens = $this->workDone(2, 1, 1);
@@ -124,6 +231,31 @@ final class RecordTest extends DebriefTestCase
     private function record(): Json
     {
         return $this->ask('GET', "/api/staff/lessons/{$this->id}/record")->is(200);
+    }
+
+    /**
+     * @return list<mixed>
+     */
+    private function points(): array
+    {
+        return $this->record()->list('points');
+    }
+
+    private function correct(string $student, string $figure, ?int $value): Json
+    {
+        return $this->ask('PUT', "/api/staff/lessons/{$this->id}/record/figures", [
+            'student' => $student,
+            'figure' => $figure,
+            'value' => $value,
+        ]);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $parts
+     */
+    private function state(array $parts): Json
+    {
+        return $this->ask('PUT', "/api/staff/lessons/{$this->id}/record/points", ['parts' => $parts]);
     }
 
     /**

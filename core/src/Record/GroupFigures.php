@@ -19,7 +19,7 @@ final readonly class GroupFigures
      * @param int                $longestMs how long the longest time
      * @param int                $filled    places at the end
      * @param int                $of        places
-     * @param array<string, int> $put       how much each has put in, by student
+     * @param list<Contribution> $put       how much each has put in
      */
     public function __construct(
         public string $group,

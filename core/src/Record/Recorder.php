@@ -230,15 +230,10 @@ final class Recorder
                 $progress = $one;
             }
         }
-        $students = $put = [];
+        $students = [];
         foreach ($run->seats as $seat) {
             if ($seat->group === $group->id && $seat->to === $run->to) {
                 $students[] = $seat->student;
-            }
-        }
-        foreach ($this->facts->writing as $writing) {
-            if ($writing->group === $group->id) {
-                $put[$writing->student] = ($put[$writing->student] ?? 0) + $writing->put;
             }
         }
 
@@ -263,6 +258,25 @@ final class Recorder
             [] === $waits ? 0 : max($waits),
             $progress->filled ?? 0,
             $progress->of ?? 0,
+            $this->contributions($group->id),
+        );
+    }
+
+    /**
+     * @return list<Contribution> of whoever wrote in a group's copies; O(n)
+     */
+    private function contributions(string $group): array
+    {
+        $put = [];
+        foreach ($this->facts->writing as $writing) {
+            if ($writing->group === $group) {
+                $put[$writing->student] = ($put[$writing->student] ?? 0) + $writing->put;
+            }
+        }
+
+        return array_map(
+            static fn (int|string $student, int $much): Contribution => new Contribution((string) $student, $much),
+            array_keys($put),
             $put,
         );
     }

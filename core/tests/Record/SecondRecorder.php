@@ -14,6 +14,10 @@ final readonly class SecondRecorder
 {
     /** @var array<string, list<Row>> */
     private array $facts;
+    /** @var list<Row> */
+    private array $corrections;
+    /** @var list<Row> */
+    private array $rule;
     private int $begun;
     private int $ended;
 
@@ -22,21 +26,27 @@ final readonly class SecondRecorder
         $document = json_decode($json, true, 64, \JSON_THROW_ON_ERROR);
         \assert(\is_array($document) && \is_array($document['facts']));
         \assert(\is_int($document['begunAt']) && \is_int($document['endedAt']));
+        $lists = array_filter($document, \is_string(...), \ARRAY_FILTER_USE_KEY);
         /** @var array<string, list<Row>> $facts */
         $facts = $document['facts'];
         $this->facts = $facts;
+        $this->corrections = self::rows($lists, 'corrections');
+        $this->rule = self::rows($lists, 'pointsRule');
         $this->begun = $document['begunAt'];
         $this->ended = $document['endedAt'];
     }
 
     /**
-     * @return array{students: list<Row>, groups: list<Row>}
+     * @return array{students: list<Row>, groups: list<Row>, points: list<Row>}
      */
     public function figures(): array
     {
-        $students = $groups = [];
+        $students = $groups = $points = [];
         foreach ($this->facts['students'] as $student) {
-            $students[] = $this->student(self::text($student, 'id'));
+            $students[] = $figures = $this->student(self::text($student, 'id'));
+            if ([] !== $this->rule) {
+                $points[] = $this->points($figures);
+            }
         }
         foreach ($this->facts['runs'] as $run) {
             foreach (self::rows($run, 'groups') as $group) {
@@ -44,7 +54,39 @@ final readonly class SecondRecorder
             }
         }
 
-        return ['students' => $students, 'groups' => $groups];
+        return ['students' => $students, 'groups' => $groups, 'points' => $points];
+    }
+
+    /**
+     * @param Row $figures
+     *
+     * @return Row
+     */
+    private function points(array $figures): array
+    {
+        foreach ($this->corrections as $correction) {
+            if ($correction['student'] === $figures['student']) {
+                $figures[self::text($correction, 'figure')] = $correction['value'];
+            }
+        }
+        $sum = 0;
+        $met = [];
+        foreach ($this->rule as $part) {
+            $least = self::int($part, 'atLeast');
+            $has = match ($part['kind']) {
+                'inPlace' => 0 === $figures['groupMs']
+                    ? 0
+                    : self::int($figures, 'inPlaceMs') / self::int($figures, 'groupMs') * 100,
+                'wrote' => self::int($figures, 'put'),
+                'answered' => self::int($figures, 'exitAnswered'),
+                'calledOn' => self::int($figures, 'calledOn'),
+                default => throw new \UnexpectedValueException('no such kind'),
+            };
+            $met[] = round($has, 9) >= $least;
+            $sum += round($has, 9) >= $least ? self::int($part, 'points') : 0;
+        }
+
+        return ['student' => $figures['student'], 'sum' => $sum, 'met' => $met];
     }
 
     /**

@@ -1375,9 +1375,43 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Gives the record of a lesson for other programs */
+        /** Gives the record of a lesson on paper and for other programs; `oneroster`: its points as results */
         get: operations["recordExport"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/record/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Corrects a figure of a student by hand, or takes the computed one again */
+        put: operations["recordCorrect"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/record/points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** States how participation points come about, for all lessons of the class */
+        put: operations["recordPoints"];
         post?: never;
         delete?: never;
         options?: never;
@@ -3116,6 +3150,10 @@ export interface components {
             rules: string[];
             message: string;
         };
+        Contribution: {
+            student: string;
+            put: number;
+        };
         CopiesMade: {
             made: number;
             brought: number;
@@ -3152,6 +3190,18 @@ export interface components {
             notes?: components["schemas"]["MarginNoteView"][];
             fillers?: components["schemas"]["SlotFillers"][];
             locked?: boolean;
+        };
+        CorrectFigure: {
+            student: string;
+            figure: components["schemas"]["Figure"];
+            value: number | null;
+        };
+        Correction: {
+            student: string;
+            figure: components["schemas"]["Figure"];
+            value: number;
+            by: string;
+            at: number;
         };
         DealRequest: {
             basedOn: number;
@@ -3195,7 +3245,7 @@ export interface components {
             showsCalled: boolean;
             showsNames: boolean;
             shown: components["schemas"]["ShownView"] | null;
-            heldUp: components["schemas"]["HeldUpView"][];
+            heldUp: components["schemas"]["HoldUpView"][];
             roles: string[];
             asked: components["schemas"]["AskedView"] | null;
             gallery: components["schemas"]["GalleryStaffView"] | null;
@@ -3402,6 +3452,8 @@ export interface components {
             /** @description The grouping this is about. */
             grouping?: string;
         };
+        /** @enum {string} */
+        Figure: "inPlaceMs" | "elsewhereMs" | "awayMs" | "put" | "slots" | "calls" | "calledOn" | "exitAnswered";
         FillColumn: {
             attribute: string | null;
             cells: components["schemas"]["FilledCell"][];
@@ -3453,7 +3505,7 @@ export interface components {
             mine: boolean;
         };
         GalleryPiece: {
-            thing: components["schemas"]["ShownThing"];
+            work: components["schemas"]["ShownPiece"];
             remark: string;
             remarks: components["schemas"]["RemarkView"][];
         };
@@ -3498,7 +3550,7 @@ export interface components {
             name: string;
             mark: number;
         };
-        GroupRecordView: {
+        GroupFigures: {
             group: string;
             name: string;
             mark: number;
@@ -3511,7 +3563,7 @@ export interface components {
             longestMs: number;
             filled: number;
             of: number;
-            put: components["schemas"]["PutView"][];
+            put: components["schemas"]["Contribution"][];
         };
         GroupSignalView: {
             groupId: string;
@@ -3577,7 +3629,9 @@ export interface components {
             slips: components["schemas"]["Handout"][];
             bitByBit?: boolean;
         };
-        HeldUpView: {
+        /** @enum {string} */
+        Help: "remind" | "take" | "fetch";
+        HoldUpView: {
             copy: string | null;
             page: string | null;
             slot: string | null;
@@ -3586,8 +3640,6 @@ export interface components {
             original: string | null;
             showsRight: boolean;
         };
-        /** @enum {string} */
-        Help: "remind" | "take" | "fetch";
         HoldUpWork: {
             copy: string;
             page?: string | null;
@@ -4024,6 +4076,13 @@ export interface components {
         };
         /** @enum {string} */
         Place: "inPlace" | "onTheWay" | "elsewhere" | "leftBehind" | "lost" | "excused";
+        /** @enum {string} */
+        PointsKind: "inPlace" | "wrote" | "answered" | "calledOn";
+        PointsPart: {
+            kind: components["schemas"]["PointsKind"];
+            atLeast: number;
+            points: number;
+        };
         PrepareNotice: {
             beforeEnd: boolean;
             seconds: number;
@@ -4080,10 +4139,6 @@ export interface components {
         PutMedia: {
             content: string;
         };
-        PutView: {
-            student: string;
-            put: number;
-        };
         /** @enum {string} */
         QuestionKind: "choice" | "words" | "number";
         QuestionView: {
@@ -4110,12 +4165,15 @@ export interface components {
             kinds: components["schemas"]["StripKind"][];
             parts: number;
             students: components["schemas"]["StudentRecordView"][];
-            groups: components["schemas"]["GroupRecordView"][];
+            groups: components["schemas"]["GroupFigures"][];
             visits: components["schemas"]["VisitFact"][];
             calls: components["schemas"]["CallFact"][];
             calledOn: components["schemas"]["CalledOnFact"][];
             progress: components["schemas"]["ProgressFact"][];
             staff: components["schemas"]["StaffName"][];
+            corrections: components["schemas"]["Correction"][];
+            pointsRule: components["schemas"]["PointsPart"][];
+            points: components["schemas"]["StudentPoints"][];
         };
         RefreshHint: {
             /**
@@ -4463,7 +4521,7 @@ export interface components {
             name: string;
             mark: number | null;
         };
-        ShownThing: {
+        ShownPiece: {
             title: string;
             group: components["schemas"]["ShownGroup"] | null;
             pages: components["schemas"]["PageView"][];
@@ -4475,7 +4533,7 @@ export interface components {
         ShownView: {
             by: string;
             frozen: boolean;
-            things: components["schemas"]["ShownThing"][];
+            pieces: components["schemas"]["ShownPiece"][];
         };
         SignAnswer: {
             lesson: string | null;
@@ -4547,6 +4605,14 @@ export interface components {
             goals: components["schemas"]["GoalStandingView"][];
             broken: components["schemas"]["ConflictView"][];
         };
+        StatePoints: {
+            parts: components["schemas"]["StatedPart"][];
+        };
+        StatedPart: {
+            kind: components["schemas"]["PointsKind"];
+            atLeast: number;
+            points: number;
+        };
         StepFailed: {
             position: number;
             groupId: string | null;
@@ -4599,6 +4665,11 @@ export interface components {
             otherDevice: string | null;
             alone: components["schemas"]["MyWork"][];
             young: components["schemas"]["Young"] | null;
+        };
+        StudentPoints: {
+            student: string;
+            sum: number;
+            met: boolean[];
         };
         StudentRecordView: {
             student: string;
@@ -7325,7 +7396,7 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
-                format: "csv" | "json";
+                format: "csv" | "json" | "pdf" | "oneroster";
             };
             cookie?: never;
         };
@@ -7339,7 +7410,61 @@ export interface operations {
                 content: {
                     "text/csv": string;
                     "application/json": string;
+                    "application/pdf": string;
+                    "application/zip": string;
                 };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordCorrect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectFigure"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordPoints: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StatePoints"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

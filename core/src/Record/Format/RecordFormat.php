@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Record\Format;
 
+use FreshHuddle\Core\Record\Contribution;
+use FreshHuddle\Core\Record\Correction\Corrections;
 use FreshHuddle\Core\Record\GroupFigures;
 use FreshHuddle\Core\Record\LessonRecord;
+use FreshHuddle\Core\Record\Points\PointsRule;
+use FreshHuddle\Core\Record\Points\StudentPoints;
 use FreshHuddle\Core\Record\StudentFigures;
 
 /**
@@ -18,10 +22,16 @@ final readonly class RecordFormat
     /**
      * @return array{format: string, version: int, title: string, class: string, begunAt: int, endedAt: int,
      *   facts: array<string, list<object>>, figures: array{students: list<array<array-key, mixed>>,
-     *   groups: list<array<array-key, mixed>>}}
+     *   groups: list<array<array-key, mixed>>, points: list<StudentPoints>}, corrections: list<object>,
+     *   pointsRule: list<object>}
      */
-    public static function write(LessonRecord $record, string $title, string $class): array
-    {
+    public static function write(
+        LessonRecord $record,
+        string $title,
+        string $class,
+        Corrections $corrections,
+        PointsRule $rule,
+    ): array {
         $facts = $record->facts;
 
         return [
@@ -46,7 +56,13 @@ final readonly class RecordFormat
             'figures' => [
                 'students' => array_map(self::student(...), $record->students),
                 'groups' => array_map(self::group(...), $record->groups),
+                'points' => [] === $rule->parts ? [] : array_map(
+                    static fn (StudentFigures $one): StudentPoints => $rule->points($one, $corrections),
+                    $record->students,
+                ),
             ],
+            'corrections' => $corrections->all,
+            'pointsRule' => $rule->parts,
         ];
     }
 
@@ -63,10 +79,7 @@ final readonly class RecordFormat
      */
     private static function group(GroupFigures $figures): array
     {
-        $put = [];
-        foreach ($figures->put as $student => $much) {
-            $put[] = ['student' => (string) $student, 'put' => $much];
-        }
+        $put = array_map(static fn (Contribution $one): array => get_object_vars($one), $figures->put);
 
         return ['put' => $put] + array_diff_key(get_object_vars($figures), ['name' => true, 'mark' => true]);
     }

@@ -11,7 +11,7 @@ use FreshHuddle\Core\Record\Fact\WritingFact;
 /**
  * What was written in a lesson.
  */
-final readonly class ReadWriting
+final readonly class WritingFacts
 {
     /**
      * @param list<WritingFact>  $writing

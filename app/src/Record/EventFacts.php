@@ -12,7 +12,7 @@ use FreshHuddle\Core\Record\Fact\VisitFact;
 /**
  * What the events of a lesson say, by what they are about.
  */
-final readonly class ReadEvents
+final readonly class EventFacts
 {
     /**
      * @param list<array{string, int}>                             $segments which began, and when

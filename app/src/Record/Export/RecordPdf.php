@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Record\Export;
+
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Print\Heading;
+use FreshHuddle\App\Print\Marks;
+use FreshHuddle\App\Print\Paper;
+use FreshHuddle\App\Record\RecordSentences;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Record\GroupFigures;
+use FreshHuddle\Core\Record\LessonRecord;
+use FreshHuddle\Core\Record\StudentFigures;
+
+/**
+ * A record on paper: on the first page what happened in a few sentences and where each student was, on the second
+ * what came of each group. A class of many goes on over further pages.
+ */
+final readonly class RecordPdf
+{
+    /** Millimetres that are left for lines of students on the first page, and on those after it. */
+    private const FIRST = 128.0;
+    private const NEXT = 158.0;
+    /** A line is so high at most, and at least. */
+    private const MOST = 7.0;
+    private const LEAST = 3.8;
+    /** Groups beside one another, and rows of them on a page. */
+    private const ACROSS = 4;
+    private const DOWN = 3;
+
+    public function __construct(
+        private Paper $paper,
+        private Heading $heading,
+        private RecordSentences $sentences,
+        private RecordPicture $picture,
+        private Words $words,
+    ) {
+    }
+
+    /**
+     * @return string a PDF
+     */
+    public function make(Lesson $lesson, LessonRecord $record): string
+    {
+        $head = $this->heading->html(
+            $lesson->title,
+            $lesson->class->name.' · '.$this->say('when', ['at' => intdiv($record->facts->begunAt, 1_000)]),
+        );
+        $students = self::byGroups($record);
+        $line = min(self::MOST, max(self::LEAST, self::FIRST / max(1, \count($students))));
+        $first = \array_slice($students, 0, (int) floor(self::FIRST / $line));
+        $rest = \array_slice($students, \count($first));
+        $pages = [$this->says($record).$this->strips($record, $first, $line)];
+        foreach (array_chunk($rest, max(1, (int) floor(self::NEXT / $line))) as $some) {
+            $pages[] = $this->strips($record, $some, $line);
+        }
+        $groups = array_values(
+            array_filter($record->groups, static fn (GroupFigures $one): bool => [] !== $one->students),
+        );
+        foreach (array_chunk($groups, self::ACROSS * self::DOWN) as $some) {
+            $pages[] = $this->groups($record, $some);
+        }
+        $body = '';
+        foreach ($pages as $number => $page) {
+            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $head, $page);
+        }
+
+        return $this->paper->pdf(self::style($line), $body);
+    }
+
+    private function says(LessonRecord $record): string
+    {
+        $html = '';
+        foreach ($this->sentences->of($record) as $sentence) {
+            $html .= '<div class="says">'.$this->paper->set($sentence->text).'</div>';
+        }
+
+        return $html;
+    }
+
+    /**
+     * @param list<StudentFigures> $students
+     * @param float                $line     height of a line, millimetres
+     */
+    private function strips(LessonRecord $record, array $students, float $line): string
+    {
+        $rows = \sprintf(
+            '<tr><td class="name"></td><td class="strip"><img src="%s" style="height: 4mm"></td></tr>',
+            $this->picture->time($record),
+        );
+        $last = null;
+        foreach ($students as $one) {
+            $rows .= \sprintf(
+                '<tr class="%s"><td class="name">%s</td><td class="strip"><img src="%s" style="height: %.2Fmm"></td></tr>',
+                null !== $last && $last !== $one->group ? 'other' : '',
+                $this->paper->set($one->name),
+                $this->picture->strip($record, $one),
+                $line - 0.8,
+            );
+            $last = $one->group;
+        }
+        $key = '';
+        foreach (['main', 'group', 'sideRoom', 'elsewhere', 'away', 'wrote'] as $kind) {
+            $key .= \sprintf(
+                '<img src="%s"> %s &nbsp; ',
+                $this->picture->sample($kind),
+                $this->paper->set($this->say('kind.'.$kind)),
+            );
+        }
+
+        return '<table class="strips">'.$rows.'</table><div class="key">'.$key.'</div>';
+    }
+
+    /**
+     * @param list<GroupFigures> $groups
+     */
+    private function groups(LessonRecord $record, array $groups): string
+    {
+        $html = '';
+        foreach (array_chunk($groups, self::ACROSS) as $row) {
+            $html .=
+                '<tr>'.
+                implode('', array_map(fn (GroupFigures $one): string => $this->group($record, $one), $row)).
+                str_repeat('<td class="none"></td>', self::ACROSS - \count($row)).
+                '</tr>';
+        }
+
+        return '<table class="groups">'.$html.'</table>';
+    }
+
+    private function group(LessonRecord $record, GroupFigures $group): string
+    {
+        $facts = [];
+        if (\count($record->facts->runs) > 1) {
+            $facts[] = $this->say('round', ['number' => $group->round]);
+        }
+        if ($group->of > 0) {
+            $facts[] = $this->say('filled', ['filled' => $group->filled, 'of' => $group->of]);
+        }
+        $facts[] = $this->say('visits', [
+            'n' => $group->visits,
+            'minutes' => number_format($group->visitedMs / 60_000, 1, '.', ''),
+        ]);
+        if ($group->calls > 0) {
+            $facts[] = $this->say('waited', [
+                'n' => $group->calls,
+                'minutes' => number_format($group->longestMs / 60_000, 1, '.', ''),
+            ]);
+        }
+
+        return \sprintf(
+            '<td class="cell" style="border-color: %s"><table class="slab"><tr><td class="sign"><img src="%s"></td><td class="group">%s</td></tr></table><div class="facts">%s</div>%s<table class="writers">%s</table></td>',
+            Marks::colour($group->mark),
+            Marks::symbol($group->mark),
+            $this->paper->set($group->name, 'head'),
+            $this->paper->set(implode(' · ', $facts)),
+            0 === $group->of
+                ? ''
+                : \sprintf('<img class="progress" src="%s">', $this->picture->progress($record, $group)),
+            $this->writers($record, $group),
+        );
+    }
+
+    private function writers(LessonRecord $record, GroupFigures $group): string
+    {
+        $names = [];
+        foreach ($record->students as $one) {
+            $names[$one->student] = $one->name;
+        }
+        $put = array_fill_keys($group->students, 0);
+        foreach ($group->put as $one) {
+            $put[$one->student] = $one->put;
+        }
+        arsort($put);
+        $all = array_sum($put);
+        $html = '';
+        foreach ($put as $id => $much) {
+            $share = 0 === $all ? 0 : (int) round(100 * $much / $all);
+            $html .= \sprintf(
+                '<tr><td class="writer">%s</td><td class="bar"><img src="%s"></td><td class="share">%d %%</td></tr>',
+                $this->paper->set($names[$id] ?? $this->say('former')),
+                $this->picture->bar($group->mark, $share),
+                $share,
+            );
+        }
+
+        return $html;
+    }
+
+    /**
+     * @return list<StudentFigures> in the order of the groups they were in last; whoever was in none comes last
+     */
+    private static function byGroups(LessonRecord $record): array
+    {
+        $order = [];
+        foreach ($record->groups as $i => $group) {
+            $order[$group->group] = $i;
+        }
+        $students = $record->students;
+        usort(
+            $students,
+            static fn (StudentFigures $one, StudentFigures $other): int => ($order[$one->group ?? ''] ?? \PHP_INT_MAX)
+                <=> ($order[$other->group ?? ''] ?? \PHP_INT_MAX),
+        );
+
+        return $students;
+    }
+
+    /**
+     * @param array<string, int|string> $values
+     */
+    private function say(string $code, array $values = []): string
+    {
+        return $this->words->say(new Message('record.paper.'.$code, $values));
+    }
+
+    /**
+     * @param float $line height of a line of a student, millimetres
+     */
+    private static function style(float $line): string
+    {
+        return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 9pt; }
+            .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; } '.
+            Heading::STYLE.
+            '.says { font-size: 10pt; line-height: 1.25; }
+            .strips { width: 277mm; margin-top: 2mm; border-collapse: collapse; table-layout: fixed; }
+            .strips td { padding: 0; height: '.
+            $line.
+            'mm; vertical-align: middle; line-height: 1; white-space: nowrap; overflow: hidden; }
+            .strips .other td { border-top: 0.2mm solid #1c2333; }
+            .strips .name { width: 47mm; font-size: '.
+            min(9.0, ($line - 0.6) * 2.1).
+            'pt; }
+            .strip img { width: 230mm; display: block; }
+            .key { margin-top: 2mm; font-size: 8pt; } .key img { width: 9mm; height: 3mm; }
+            .groups { width: 285mm; margin-left: -4mm; border-collapse: separate; border-spacing: 4mm 3mm;
+                table-layout: fixed; }
+            .cell { border: 0.5mm solid; padding: 1.5mm 2mm; vertical-align: top; } .none { border: 0; }
+            .slab td { padding: 0; vertical-align: middle; } .sign { width: 6mm; } .sign img { width: 4.5mm; height: 4.5mm; }
+            .group { font-size: 11pt; line-height: 1.05; } .facts { font-size: 7.5pt; color: #555c6c; margin: 0.8mm 0; line-height: 1.2; }
+            .progress { width: 62mm; height: 9mm; }
+            .writers { width: 100%; border-collapse: collapse; table-layout: fixed; font-size: 7.5pt; }
+            .writers td { padding: 0; line-height: 1.1; white-space: nowrap; overflow: hidden; vertical-align: middle; }
+            .bar { width: 22mm; } .bar img { width: 20mm; height: 2.4mm; } .share { width: 9mm; text-align: right; }';
+    }
+}
