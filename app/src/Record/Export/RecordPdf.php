@@ -27,15 +27,18 @@ final readonly class RecordPdf
     /** A line is so high at most, and at least. */
     private const MOST = 7.0;
     private const LEAST = 3.8;
-    /** Groups beside one another, and rows of them on a page. */
-    private const ACROSS = 4;
+    /** Millimetres a strip is long. */
+    private const STRIP = 228.0;
+    /** Rows of groups on a page. */
     private const DOWN = 3;
+    /** Millimetres of a page for groups; what a group takes besides its members. */
+    private const PAGE = 168.0;
+    private const GROUP = 37.0;
 
     public function __construct(
         private Paper $paper,
         private Heading $heading,
         private RecordSentences $sentences,
-        private RecordPicture $picture,
         private Words $words,
     ) {
     }
@@ -60,15 +63,16 @@ final readonly class RecordPdf
         $groups = array_values(
             array_filter($record->groups, static fn (GroupFigures $one): bool => [] !== $one->students),
         );
-        foreach (array_chunk($groups, self::ACROSS * self::DOWN) as $some) {
-            $pages[] = $this->groups($record, $some);
+        [$across, $member] = self::fit($groups);
+        foreach (array_chunk($groups, $across * self::DOWN) as $some) {
+            $pages[] = $this->groups($record, $some, $across);
         }
         $body = '';
         foreach ($pages as $number => $page) {
             $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $head, $page);
         }
 
-        return $this->paper->pdf(self::style($line), $body);
+        return $this->paper->pdf(self::style($line, $across, $member), $body);
     }
 
     private function says(LessonRecord $record): string
@@ -87,17 +91,14 @@ final readonly class RecordPdf
      */
     private function strips(LessonRecord $record, array $students, float $line): string
     {
-        $rows = \sprintf(
-            '<tr><td class="name"></td><td class="strip"><img src="%s" style="height: 4mm"></td></tr>',
-            $this->picture->time($record),
-        );
+        $rows = '<tr><td class="name"></td><td class="strip">'.$this->axis($record).'</td></tr>';
         $last = null;
         foreach ($students as $one) {
             $rows .= \sprintf(
                 '<tr class="%s"><td class="name">%s</td><td class="strip"><img src="%s" style="height: %.2Fmm"></td></tr>',
                 null !== $last && $last !== $one->group ? 'other' : '',
                 $this->paper->set($one->name),
-                $this->picture->strip($record, $one),
+                RecordPicture::strip($record, $one),
                 $line - 0.8,
             );
             $last = $one->group;
@@ -106,7 +107,7 @@ final readonly class RecordPdf
         foreach (['main', 'group', 'sideRoom', 'elsewhere', 'away', 'wrote'] as $kind) {
             $key .= \sprintf(
                 '<img src="%s"> %s &nbsp; ',
-                $this->picture->sample($kind),
+                RecordPicture::sample($kind),
                 $this->paper->set($this->say('kind.'.$kind)),
             );
         }
@@ -115,16 +116,39 @@ final readonly class RecordPdf
     }
 
     /**
-     * @param list<GroupFigures> $groups
+     * The time of the lesson, in minutes.
      */
-    private function groups(LessonRecord $record, array $groups): string
+    private function axis(LessonRecord $record): string
+    {
+        $minutes = max(1, ($record->facts->endedAt - $record->facts->begunAt) / 60_000);
+        $steps = array_filter([1, 2, 5, 10, 15, 20, 30], static fn (int $step): bool => $minutes / $step <= 12);
+        $step = [] === $steps ? 60 : min($steps);
+        $cells = '';
+        for ($minute = 0; $minute < $minutes; $minute += $step) {
+            $cells .= \sprintf(
+                '<td style="width: %.2Fmm">%s</td>',
+                self::STRIP * min($step, $minutes - $minute) / $minutes,
+                $minutes - $minute < $step / 2
+                    ? ''
+                    : $this->paper->set($this->say('minute', ['n' => $minute])),
+            );
+        }
+
+        return '<table class="axis"><tr>'.$cells.'</tr></table>';
+    }
+
+    /**
+     * @param list<GroupFigures> $groups
+     * @param int<1, max>        $across
+     */
+    private function groups(LessonRecord $record, array $groups, int $across): string
     {
         $html = '';
-        foreach (array_chunk($groups, self::ACROSS) as $row) {
+        foreach (array_chunk($groups, $across) as $row) {
             $html .=
                 '<tr>'.
                 implode('', array_map(fn (GroupFigures $one): string => $this->group($record, $one), $row)).
-                str_repeat('<td class="none"></td>', self::ACROSS - \count($row)).
+                str_repeat('<td class="none"></td>', $across - \count($row)).
                 '</tr>';
         }
 
@@ -159,7 +183,7 @@ final readonly class RecordPdf
             $this->paper->set(implode(' · ', $facts)),
             0 === $group->of
                 ? ''
-                : \sprintf('<img class="progress" src="%s">', $this->picture->progress($record, $group)),
+                : \sprintf('<img class="progress" src="%s">', RecordPicture::progress($record, $group)),
             $this->writers($record, $group),
         );
     }
@@ -182,12 +206,30 @@ final readonly class RecordPdf
             $html .= \sprintf(
                 '<tr><td class="writer">%s</td><td class="bar"><img src="%s"></td><td class="share">%d %%</td></tr>',
                 $this->paper->set($names[$id] ?? $this->say('former')),
-                $this->picture->bar($group->mark, $share),
+                RecordPicture::bar($group->mark, $share),
                 $share,
             );
         }
 
         return $html;
+    }
+
+    /**
+     * @param list<GroupFigures> $groups
+     *
+     * @return array{int<1, max>, float} how many stand beside one another; how high the line of a member is, millimetres
+     */
+    private static function fit(array $groups): array
+    {
+        $largest = max([1, ...array_map(static fn (GroupFigures $one): int => \count($one->students), $groups)]);
+        $across = match (true) {
+            \count($groups) <= 3 * self::DOWN => 3,
+            \count($groups) <= 4 * self::DOWN => 4,
+            default => 5,
+        };
+        $down = min(self::DOWN, max(1, (int) ceil(\count($groups) / $across)));
+
+        return [$across, min(5.4, max(2.8, (self::PAGE / $down - self::GROUP) / $largest))];
     }
 
     /**
@@ -218,32 +260,39 @@ final readonly class RecordPdf
     }
 
     /**
-     * @param float $line height of a line of a student, millimetres
+     * @param float       $line   height of a line of a student, millimetres
+     * @param int<1, max> $across groups beside one another
+     * @param float       $member height of a line of a member, millimetres
      */
-    private static function style(float $line): string
+    private static function style(float $line, int $across, float $member): string
     {
+        $width = 285 / $across - 4 - 5;
+
         return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 9pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; } '.
             Heading::STYLE.
-            '.says { font-size: 10pt; line-height: 1.25; }
-            .strips { width: 277mm; margin-top: 2mm; border-collapse: collapse; table-layout: fixed; }
+            '.says { font-size: 10pt; line-height: 1.25; padding-top: 1mm; }
+            .strips { width: 277mm; margin-top: 2mm; border-collapse: collapse; }
             .strips td { padding: 0; height: '.
             $line.
             'mm; vertical-align: middle; line-height: 1; white-space: nowrap; overflow: hidden; }
             .strips .other td { border-top: 0.2mm solid #1c2333; }
-            .strips .name { width: 47mm; font-size: '.
+            .strips .name { width: 49mm; font-size: '.
             min(9.0, ($line - 0.6) * 2.1).
             'pt; }
-            .strip img { width: 230mm; display: block; }
+            .strip { width: '.self::STRIP.'mm; } .strip img { width: '.self::STRIP.'mm; display: block; }
+            .axis { width: '.self::STRIP.'mm; border-collapse: collapse; }
+            .axis td { border-left: 0.2mm solid #1c2333; padding-left: 1mm; font-size: 7.5pt; height: 4mm; }
             .key { margin-top: 2mm; font-size: 8pt; } .key img { width: 9mm; height: 3mm; }
             .groups { width: 285mm; margin-left: -4mm; border-collapse: separate; border-spacing: 4mm 3mm;
                 table-layout: fixed; }
             .cell { border: 0.5mm solid; padding: 1.5mm 2mm; vertical-align: top; } .none { border: 0; }
             .slab td { padding: 0; vertical-align: middle; } .sign { width: 6mm; } .sign img { width: 4.5mm; height: 4.5mm; }
-            .group { font-size: 11pt; line-height: 1.05; } .facts { font-size: 7.5pt; color: #555c6c; margin: 0.8mm 0; line-height: 1.2; }
-            .progress { width: 62mm; height: 9mm; }
-            .writers { width: 100%; border-collapse: collapse; table-layout: fixed; font-size: 7.5pt; }
-            .writers td { padding: 0; line-height: 1.1; white-space: nowrap; overflow: hidden; vertical-align: middle; }
-            .bar { width: 22mm; } .bar img { width: 20mm; height: 2.4mm; } .share { width: 9mm; text-align: right; }';
+            .group { font-size: 11pt; line-height: 1.05; } .facts { font-size: 8.5pt; color: #555c6c; margin: 0.8mm 0; line-height: 1.2; }
+            .progress { width: '.($width - 1).'mm; height: 11mm; }
+            .writers { width: '.$width.'mm; margin-top: 1mm; border-collapse: collapse; font-size: '.$member * 1.57.'pt; }
+            .writers td { padding: 0; height: '.$member.'mm; line-height: 1; vertical-align: middle; }
+            .writer { width: '.($width - 31).'mm; } .bar { width: 20mm; } .bar img { width: 18mm; height: 2.6mm; }
+            .share { width: 11mm; text-align: right; white-space: nowrap; }';
     }
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Record\Export;
 
 use FreshHuddle\App\Print\Marks;
-use FreshHuddle\App\Words\Words;
-use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Record\GroupFigures;
 use FreshHuddle\Core\Record\LessonRecord;
 use FreshHuddle\Core\Record\StripCode;
@@ -17,7 +15,7 @@ use FreshHuddle\Core\Record\StudentFigures;
  * The pictures of a printed record, as addresses a page can hold (SVG). They are read without colours, too: kinds of
  * places differ in height and depth.
  */
-final readonly class RecordPicture
+final class RecordPicture
 {
     private const INK = '#1c2333';
     private const MAIN = '#e4e2da';
@@ -26,14 +24,10 @@ final readonly class RecordPicture
     /** Where on a strip of 10 each kind is drawn: from, height. */
     private const HEIGHTS = ['main' => [2.5, 5], 'group' => [0, 10], 'sideRoom' => [0, 10], 'elsewhere' => [7, 3], 'away' => [9.6, 0.4]];
 
-    public function __construct(private Words $words)
-    {
-    }
-
     /**
      * Where a student was, on the time of the lesson; darkest where they wrote.
      */
-    public function strip(LessonRecord $record, StudentFigures $student): string
+    public static function strip(LessonRecord $record, StudentFigures $student): string
     {
         $facts = $record->facts;
         $marks = [];
@@ -64,7 +58,7 @@ final readonly class RecordPicture
      *
      * @param string $kind of StripKind, or `wrote`
      */
-    public function sample(string $kind): string
+    public static function sample(string $kind): string
     {
         return self::address(
             100,
@@ -74,40 +68,9 @@ final readonly class RecordPicture
     }
 
     /**
-     * The time of the lesson, in minutes.
-     */
-    public function time(LessonRecord $record): string
-    {
-        $minutes = max(1, ($record->facts->endedAt - $record->facts->begunAt) / 60_000);
-        $step = 5;
-        foreach ([1, 2, 5, 10, 15, 20, 30, 60] as $one) {
-            $step = $one;
-            if ($minutes / $one <= 12) {
-                break;
-            }
-        }
-        $svg = '';
-        for ($minute = $step; $minute < $minutes - $step / 3; $minute += $step) {
-            $x = 1_000 * $minute / $minutes;
-            $svg .= self::rect($x, 14, 0.6, 4, self::INK).
-                \sprintf(
-                    '<text x="%.1F" y="11" font-size="10" text-anchor="middle" fill="%s">%s</text>',
-                    $x,
-                    self::INK,
-                    htmlspecialchars(
-                        $this->words->say(new Message('record.paper.minute', ['n' => $minute])),
-                        \ENT_XML1,
-                    ),
-                );
-        }
-
-        return self::address(1_000, 18, $svg);
-    }
-
-    /**
      * How much of its work a group had filled in, over the time of its round.
      */
-    public function progress(LessonRecord $record, GroupFigures $group): string
+    public static function progress(LessonRecord $record, GroupFigures $group): string
     {
         foreach ($record->facts->runs as $run) {
             if ($run->round !== $group->round) {
@@ -139,7 +102,7 @@ final readonly class RecordPicture
      *
      * @param int $share per cent
      */
-    public function bar(int $mark, int $share): string
+    public static function bar(int $mark, int $share): string
     {
         return self::address(
             100,

@@ -5,6 +5,7 @@ import { api, take, whole } from '../../api/client';
 import { problemText } from '../../api/problem';
 import * as m from '#messages';
 import { FiguresTable } from './FiguresTable';
+import { PointsRule } from './PointsRule';
 import { GroupsPart } from './GroupsPart';
 import { Strips } from './Strips';
 import { TeacherPath } from './TeacherPath';
@@ -17,6 +18,24 @@ function Part({ id, title, children }: { id: string; title: string; children: Re
       </h2>
       {children}
     </section>
+  );
+}
+
+function Exports({ lesson, hasPoints }: { lesson: string; hasPoints: boolean }) {
+  const formats = [
+    ['pdf', m.record_pdf()],
+    ['csv', m.record_csv()],
+    ...(hasPoints ? [['oneroster', m.record_oneroster()] as const] : []),
+    ['json', m.record_json()],
+  ] as const;
+  return (
+    <p className="mt-6 flex flex-wrap gap-4 text-sm">
+      {formats.map(([format, title]) => (
+        <a key={format} className="underline" href={`/api/staff/lessons/${lesson}/record.${format}`}>
+          {title}
+        </a>
+      ))}
+    </p>
   );
 }
 
@@ -58,14 +77,8 @@ export function Record({ lesson }: { lesson: string }) {
       </Part>
       <Part id="figures" title={m.record_figures()}>
         <FiguresTable record={data} />
-        <p className="mt-3 flex flex-wrap gap-4 text-sm">
-          <a className="underline" href={`/api/staff/lessons/${lesson}/record.csv`}>
-            {m.record_csv()}
-          </a>
-          <a className="underline" href={`/api/staff/lessons/${lesson}/record.json`}>
-            {m.record_json()}
-          </a>
-        </p>
+        <PointsRule record={data} />
+        <Exports lesson={lesson} hasPoints={data.pointsRule.length > 0} />
       </Part>
     </div>
   );

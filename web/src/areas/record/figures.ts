@@ -4,6 +4,9 @@ import * as m from '#messages';
 
 export type RecordView = Whole<Schema['RecordView']>;
 export type StudentRecord = RecordView['students'][number];
+export type Correction = RecordView['corrections'][number];
+export type Figure = Correction['figure'];
+export type PointsPart = RecordView['pointsRule'][number];
 export type GroupRecord = RecordView['groups'][number];
 
 /** 754,000 ms as 12.6. */
@@ -28,3 +31,22 @@ export function byGroups({ students, groups }: Pick<RecordView, 'students' | 'gr
 export const groupsOnce = (groups: GroupRecord[]): GroupRecord[] => [
   ...new Map(groups.map((group) => [group.group, group])).values(),
 ];
+
+/** Figures that are lengths of time. */
+const times = new Set<Figure>(['inPlaceMs', 'elsewhereMs', 'awayMs']);
+
+/** What is typed for a figure: minutes with one decimal, or a number; null where it is no number. */
+export function typedFigure(figure: Figure, text: string): number | null {
+  const number = Number(text.trim().replace(',', '.'));
+  if (text.trim() === '' || !Number.isFinite(number) || number < 0) return null;
+  return times.has(figure) ? Math.round(number * 60_000) : Math.round(number);
+}
+
+/** A figure as it is read and typed. */
+export const figureText = (figure: Figure, value: number): string =>
+  times.has(figure) ? minutesOf(value).toFixed(1) : String(value);
+
+/** How a figure was corrected, by student and figure. */
+export function correctionsOf({ corrections }: Pick<RecordView, 'corrections'>): Map<string, Correction> {
+  return new Map(corrections.map((one) => [`${one.student} ${one.figure}`, one]));
+}
