@@ -37,6 +37,8 @@ const OriginalPage = lazy(() =>
 const WallPage = lazy(() => import('./areas/debrief/wall/ClassPage').then((file) => ({ default: file.WallPage })));
 const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
+const TermPage = lazy(() => import('./areas/record/term/TermPage').then((file) => ({ default: file.TermPage })));
+const TermLink = lazy(() => import('./areas/record/term/TermLink').then((file) => ({ default: file.TermLink })));
 const LessonPage = lazy(() => import('./areas/record/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 const probeEvery = 2_000;
@@ -86,10 +88,16 @@ function Inside() {
           path="/classes/:id"
           element={
             <ClassPage
-              lessons={(classId, hasStudents) => <ClassLessons classId={classId} hasStudents={hasStudents} />}
+              lessons={(classId, hasStudents) => (
+                <>
+                  <TermLink classId={classId} />
+                  <ClassLessons classId={classId} hasStudents={hasStudents} />
+                </>
+              )}
             />
           }
         />
+        <Route path="/classes/:id/term" element={<TermPage />} />
         <Route path="/groupings/:id" element={<DeskPage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="/lessons/:id" element={<LessonPage />} />

@@ -27,27 +27,41 @@ final readonly class RunFactReader
      */
     public function runs(string $lessonId, array $moves, int $end): array
     {
+        return $this->ofLessons([$lessonId => $end], $moves)[$lessonId];
+    }
+
+    /**
+     * @param array<string, int>                                   $ends  when each lesson was over, or now, by lesson
+     * @param array<string, list<array{string, string|null, int}>> $moves by run (EventFacts)
+     *
+     * @return array<string, list<RunFact>> by lesson
+     */
+    public function ofLessons(array $ends, array $moves): array
+    {
+        $lessons = '{'.implode(',', array_keys($ends)).'}';
         $groups = $seats = [];
-        foreach ($this->groups($lessonId) as $row) {
+        foreach ($this->groups($lessons) as $row) {
             $groups[$row->text('run_id')][] = new GroupFact($row->text('id'), $row->text('name'), $row->int('mark'));
         }
-        foreach ($this->seats($lessonId) as $row) {
+        foreach ($this->seats($lessons) as $row) {
             $seats[$row->text('run_id')][$row->text('student_id')] = $row->text('group_id');
         }
-        $runs = [];
+        $runs = array_map(static fn (): array => [], $ends);
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT u.id, r.number, u.out_at, u.ended_at FROM run u JOIN round r ON r.id = u.round_id
-                     WHERE u.lesson_id = ? AND NOT u.taken_back ORDER BY u.out_at, u.attempt',
-                    [$lessonId],
+                    'SELECT u.id, u.lesson_id, r.number, u.out_at, u.ended_at FROM run u
+                        JOIN round r ON r.id = u.round_id
+                     WHERE u.lesson_id = ANY(?::uuid[]) AND NOT u.taken_back ORDER BY u.out_at, u.attempt',
+                    [$lessons],
                 ),
             ) as $row
         ) {
             $id = $row->text('id');
+            $end = $ends[$row->text('lesson_id')];
             $from = min($end, $row->int('out_at'));
             $to = max($from, min($end, $row->intOrNull('ended_at') ?? $end));
-            $runs[] = new RunFact(
+            $runs[$row->text('lesson_id')][] = new RunFact(
                 $id,
                 $row->intOrNull('number') ?? 1,
                 $from,
@@ -110,29 +124,34 @@ final readonly class RunFactReader
     }
 
     /**
+     * @param string $lessons ids, as an array of PostgreSQL
+     *
      * @return list<Row>
      */
-    private function groups(string $lessonId): array
+    private function groups(string $lessons): array
     {
         return Row::all(
             $this->db->fetchAllAssociative(
                 'SELECT g.run_id, COALESCE(g.group_id, g.id) AS id, g.last_name AS name, g.mark FROM run_group g
-                    JOIN run u ON u.id = g.run_id WHERE u.lesson_id = ? ORDER BY g.position',
-                [$lessonId],
+                    JOIN run u ON u.id = g.run_id WHERE u.lesson_id = ANY(?::uuid[]) ORDER BY g.position',
+                [$lessons],
             ),
         );
     }
 
     /**
+     * @param string $lessons ids, as an array of PostgreSQL
+     *
      * @return list<Row>
      */
-    private function seats(string $lessonId): array
+    private function seats(string $lessons): array
     {
         return Row::all(
             $this->db->fetchAllAssociative(
                 'SELECT s.run_id, s.student_id, COALESCE(g.group_id, g.id) AS group_id FROM run_seat s
-                    JOIN run_group g ON g.id = s.run_group_id JOIN run u ON u.id = s.run_id WHERE u.lesson_id = ?',
-                [$lessonId],
+                    JOIN run_group g ON g.id = s.run_group_id JOIN run u ON u.id = s.run_id
+                    WHERE u.lesson_id = ANY(?::uuid[])',
+                [$lessons],
             ),
         );
     }

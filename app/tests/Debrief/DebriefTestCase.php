@@ -91,4 +91,15 @@ abstract class DebriefTestCase extends AppTestCase
 
         return $copy;
     }
+
+    /**
+     * @param array<string, mixed> $command
+     */
+    protected function give(array $command): void
+    {
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/lessons/{$this->id}/commands", $command, [
+            'Idempotency-Key' => Uuid::v4()->toRfc4122(),
+        ])->is(200);
+    }
 }

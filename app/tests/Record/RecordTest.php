@@ -9,7 +9,6 @@ use FreshHuddle\App\Tests\Debrief\DebriefTestCase;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\Core\Tests\Record\SecondRecorder;
-use Symfony\Component\Uid\Uuid;
 
 /**
  * The record of a lesson, from what was really done in it.
@@ -292,16 +291,5 @@ final class RecordTest extends DebriefTestCase
             }
         }
         self::fail('nobody else sits there');
-    }
-
-    /**
-     * @param array<string, mixed> $command
-     */
-    private function give(array $command): void
-    {
-        $this->asTeacher();
-        $this->ask('POST', "/api/staff/lessons/{$this->id}/commands", $command, [
-            'Idempotency-Key' => Uuid::v4()->toRfc4122(),
-        ])->is(200);
     }
 }

@@ -626,6 +626,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/term": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows who has worked with whom, who had which role, was called on, was missing and was visited */
+        get: operations["termShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/term.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives the same on paper and for other programs */
+        get: operations["termExport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/copies/{id}/notes": {
         parameters: {
             query?: never;
@@ -4223,6 +4257,10 @@ export interface components {
             mark: number;
             endsAt: number | null;
         };
+        RoleTimes: {
+            role: string;
+            times: number;
+        };
         /** @enum {string} */
         RoomLife: "round" | "grouping" | "standing";
         /** @enum {string} */
@@ -4751,6 +4789,27 @@ export interface components {
             count: number;
             sources: number[];
             right: boolean | null;
+        };
+        TermLessonView: {
+            id: string;
+            title: string;
+            at: number;
+        };
+        TermStudentView: {
+            id: string;
+            name: string;
+            there: (boolean | null)[];
+            missing: number;
+            called: number[];
+            visitedMs: number[];
+            roles: components["schemas"]["RoleTimes"][];
+        };
+        TermView: {
+            className: string;
+            lessons: components["schemas"]["TermLessonView"][];
+            roles: string[];
+            students: components["schemas"]["TermStudentView"][];
+            together: number[][];
         };
         ThisIs: {
             student: string;
@@ -5977,6 +6036,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StaffView"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    termShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TermView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    termExport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                format: "csv" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/pdf": string;
                 };
             };
             "4XX": components["responses"]["Problem"];

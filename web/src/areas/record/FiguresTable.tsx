@@ -5,6 +5,7 @@ import { Sideways } from '../../ui/page/Sideways';
 import * as m from '#messages';
 import { timeText } from '../../words/when';
 import { CorrectFigure } from './CorrectFigure';
+import { SortedHead, type Order } from './SortedHead';
 import {
   byGroups,
   correctionsOf,
@@ -139,33 +140,6 @@ function Corrected({ record, columns }: { record: RecordView; columns: Column[] 
   );
 }
 
-interface Order {
-  key: string;
-  down: boolean;
-}
-
-function Head({ columns, by, onPress }: { columns: Column[]; by: Order | null; onPress: (key: string) => void }) {
-  return (
-    <thead>
-      <tr className="border-b-2 border-ink">
-        {columns.map((column) => (
-          <th
-            key={column.key}
-            scope="col"
-            aria-sort={by?.key !== column.key ? undefined : by.down ? 'descending' : 'ascending'}
-            className="px-2 py-1 text-start align-bottom font-semibold"
-          >
-            <button type="button" className="text-start hover:underline" onClick={() => onPress(column.key)}>
-              {column.title}
-              {by?.key === column.key && <span aria-hidden="true"> {by.down ? '↓' : '↑'}</span>}
-            </button>
-          </th>
-        ))}
-      </tr>
-    </thead>
-  );
-}
-
 export function FiguresTable({ record }: { record: RecordView }) {
   const corrections = correctionsOf(record);
   const columns = columnsOf(record, corrections);
@@ -181,7 +155,7 @@ export function FiguresTable({ record }: { record: RecordView }) {
     <>
       <Sideways label={m.record_figures()}>
         <table className="w-full border-collapse text-sm">
-          <Head columns={columns} by={by} onPress={(key) => setBy({ key, down: by?.key === key && !by.down })} />
+          <SortedHead columns={columns} by={by} onPress={(key) => setBy({ key, down: by?.key === key && !by.down })} />
           <tbody>
             {rows.map((one) => (
               <tr key={one.student} className="border-b border-line">

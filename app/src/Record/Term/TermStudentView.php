@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Record\Term;
+
+/**
+ * What a term says of one student; lists have one entry for each lesson.
+ */
+final readonly class TermStudentView
+{
+    /**
+     * @param list<bool|null> $there     null: they were not expected
+     * @param int             $missing   how often they were expected and not there
+     * @param list<int>       $called    how often they were called on
+     * @param list<int>       $visitedMs how long somebody of the staff was with their group
+     * @param list<RoleTimes> $roles
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $there,
+        public int $missing,
+        public array $called,
+        public array $visitedMs,
+        public array $roles,
+    ) {
+    }
+}
