@@ -16,6 +16,8 @@ use FreshHuddle\App\Record\Export\RecordPdf;
 use FreshHuddle\App\Record\Export\ResultsPackage;
 use FreshHuddle\App\Record\Points\PointsRules;
 use FreshHuddle\App\Record\Points\StatePoints;
+use FreshHuddle\App\Record\Replay\WorkAtReader;
+use FreshHuddle\App\Record\Replay\WorkAtView;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -34,6 +36,7 @@ final readonly class RecordController
         private RecordExport $export,
         private RecordPdf $paper,
         private ResultsPackage $results,
+        private WorkAtReader $workAt,
     ) {
     }
 
@@ -56,6 +59,13 @@ final readonly class RecordController
     public function points(#[CurrentUser] Teacher $teacher, string $id, #[Body] StatePoints $request): void
     {
         $this->rules->state($this->access->lesson($teacher, $id)->class, $request);
+    }
+
+    /** Shows the work of a group as it was at a moment (milliseconds since 1970). */
+    #[Route('/record/work/{group}/{at}', requirements: ['group' => Requirement::UUID, 'at' => '\d{1,15}'], methods: ['GET'])]
+    public function workAt(#[CurrentUser] Teacher $teacher, string $id, string $group, int $at): WorkAtView
+    {
+        return new WorkAtView($at, $this->workAt->work($this->access->lesson($teacher, $id), $group, $at));
     }
 
     /** Gives the record of a lesson on paper and for other programs; `oneroster`: its points as results. */

@@ -216,6 +216,41 @@ final class RecordTest extends DebriefTestCase
         self::assertSame(2, preg_match_all('~/Type /Page\b(?!s)~', $pdf));
     }
 
+    public function test_the_work_of_a_group_is_seen_as_it_was_at_a_moment(): void
+    {
+        $tokens = $this->workDone(2, 1, 2);
+        $copy = $this->copyOf($tokens[0]);
+        $this->write($tokens[0], $copy, 'decision', 'Behind the yard.');
+        $this->write($tokens[1], $copy, 'decision', 'In front of it.', 'Behind the yard.');
+        $this->everybodyBack();
+        $this->db()->executeStatement('UPDATE slot_revision SET at = 1000 WHERE copy_id = ? AND revision > 0', [$copy]);
+        $group = $this->lesson->text('floor.groups.0.id');
+        $texts = function (int $at) use ($group): array {
+            $work = $this->ask('GET', "/api/staff/lessons/{$this->id}/record/work/{$group}/{$at}")->is(200);
+
+            return array_column($work->list('pieces.0.answers'), 'text');
+        };
+        self::assertSame([], $texts(999));
+        self::assertSame(['Behind the yard.'], $texts(1_000));
+        self::assertSame(['In front of it.'], $texts(4_000_000_000_000));
+        $this->asStudent($tokens[0]);
+        $this->ask('GET', "/api/staff/lessons/{$this->id}/record/work/{$group}/5")->is(401);
+        $other = $this->newTeacher('otto@larkmouth.example');
+        $this->asTeacher($other);
+        $this->ask('GET', "/api/staff/lessons/{$this->id}/record/work/{$group}/5")->is(404);
+    }
+
+    public function test_a_group_of_another_lesson_shows_nothing(): void
+    {
+        $this->workDone(2, 1, 2);
+        $group = $this->lesson->text('floor.groups.0.id');
+        $other = $this->readyLesson(2, 1);
+        $this->command($other->text('id'), 'sendOut')->is(200);
+        $this->asTeacher();
+        $work = $this->ask('GET', '/api/staff/lessons/'.$other->text('id')."/record/work/{$group}/4000000000000");
+        self::assertSame([], $work->is(200)->list('pieces'));
+    }
+
     public function test_it_is_not_for_students_or_other_teachers(): void
     {
         $tokens = $this->workDone(2, 1, 1);

@@ -1453,6 +1453,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/record/work/{group}/{at}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows the work of a group as it was at a moment (milliseconds since 1970) */
+        get: operations["recordWorkAt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/restore": {
         parameters: {
             query?: never;
@@ -4865,6 +4882,10 @@ export interface components {
             reasons: string[];
             effects: components["schemas"]["EffectView"][];
         };
+        WorkAtView: {
+            at: number;
+            pieces: components["schemas"]["ShownPiece"][];
+        };
         WorkLine: {
             title: string;
             way: components["schemas"]["HandOutWay"];
@@ -7574,6 +7595,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordWorkAt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                group: string;
+                at: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkAtView"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

@@ -142,6 +142,16 @@ final readonly class ShownReader
         return $this->build($copy, $view, $part, self::written($view, $part), 0, $names, true);
     }
 
+    /**
+     * A whole copy with all names, and in it what is given instead of what stands there now.
+     *
+     * @param list<array{slot: string, owner: string, text: string}> $answers
+     */
+    public function wholeWith(WorkCopy $copy, array $answers): ShownPiece
+    {
+        return $this->build($copy, $this->copy($copy), new ShownPart(null), $answers, 0, true, true);
+    }
+
     private function copy(WorkCopy $copy): CopyView
     {
         return $this->work->copy($copy->id) ?? throw new \LogicException('Every copy can be read.');

@@ -41,7 +41,7 @@ function useView(lesson: Schema['LessonView']): string | null {
   return debrief?.shown == null ? null : m.debrief_onScreens();
 }
 
-export const debriefParts: LessonParts = {
+export const debriefParts: Omit<LessonParts, 'AroundFloor'> = {
   Bar,
   RibbonLine: ({ lesson }) => <TurnsLine lesson={lesson} />,
   useView,

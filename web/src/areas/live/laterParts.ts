@@ -23,6 +23,8 @@ export interface LessonParts {
   /** What the view is called that comes before all others; null while there is none. */
   useView: (lesson: Lesson) => string | null;
   View: ComponentType<{ desk: LessonDesk }>;
+  /** Around the floor. */
+  AroundFloor: ComponentType<{ desk: LessonDesk; children: ReactNode }>;
   /** At the top of the panel while everybody is together; under it, the plan of what comes next. */
   Panel: ComponentType<{ desk: LessonDesk; children: ReactNode }>;
   /** The work of all groups by questions and not by groups; null while there is none. */
@@ -38,6 +40,7 @@ export const LessonPartsContext = createContext<LessonParts>({
   RibbonLine: nothing,
   useView: nothing,
   View: nothing,
+  AroundFloor: ({ children }) => children,
   Panel: ({ children }) => children,
   WorkByQuestion: null,
   WorkPress: nothing,

@@ -5,6 +5,7 @@ import * as m from '#messages';
 import { debriefParts } from '../debrief/debriefParts';
 import { LessonPage as LivePage } from '../live/LessonPage';
 import { LessonPartsContext, type LessonParts } from '../live/laterParts';
+import { ReplayFloor } from './replay/ReplayFloor';
 
 const Record = part(
   () => import('./Record'),
@@ -19,6 +20,8 @@ function useView(lesson: Schema['LessonView']): string | null {
 const recordParts: LessonParts = {
   ...debriefParts,
   useView,
+  AroundFloor: ({ desk, children }) =>
+    desk.over ? <ReplayFloor lesson={desk.lesson.id}>{children}</ReplayFloor> : children,
   View: ({ desk }) => (desk.over ? <Record lesson={desk.lesson.id} /> : <debriefParts.View desk={desk} />),
 };
 

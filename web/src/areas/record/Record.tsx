@@ -1,7 +1,5 @@
 // What came of a lesson.
-import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { api, take, whole } from '../../api/client';
 import { problemText } from '../../api/problem';
 import * as m from '#messages';
 import { FiguresTable } from './FiguresTable';
@@ -9,6 +7,7 @@ import { PointsRule } from './PointsRule';
 import { GroupsPart } from './GroupsPart';
 import { Strips } from './Strips';
 import { TeacherPath } from './TeacherPath';
+import { useRecord } from './useRecord';
 
 function Part({ id, title, children }: { id: string; title: string; children: ReactNode }) {
   return (
@@ -40,11 +39,7 @@ function Exports({ lesson, hasPoints }: { lesson: string; hasPoints: boolean }) 
 }
 
 export function Record({ lesson }: { lesson: string }) {
-  const record = useQuery({
-    queryKey: ['record', lesson],
-    queryFn: async () =>
-      whole(await take(api.GET('/api/staff/lessons/{id}/record', { params: { path: { id: lesson } } }))),
-  });
+  const record = useRecord(lesson);
   if (record.isPending) return <p className="p-5 text-soft">{m.common_loading()}</p>;
   if (record.isError) return <p className="p-5 font-semibold text-lost">{problemText(record.error)}</p>;
   const { data } = record;

@@ -6,28 +6,8 @@ import { Sign } from '../../ui/signs/Sign';
 import * as m from '#messages';
 import { timeText } from '../../words/when';
 import { byGroups, groupsOnce, type RecordView, type StudentRecord } from './figures';
+import { spansOf, type Kind, type Span } from './spans';
 import { timeScale, type TimeScale } from './timeScale';
-
-type Kind = RecordView['kinds'][number];
-interface Span {
-  from: number;
-  to: number;
-  kind: Kind;
-  group: string | null;
-}
-
-/** The spans of a strip, which comes in few numbers (StripCode). */
-function spansOf(student: StudentRecord, record: RecordView): Span[] {
-  return student.strip.map(([after = 0, kind = 0, group = -1], i) => {
-    const next = student.strip[i + 1]?.[0];
-    return {
-      from: record.begunAt + after,
-      to: next === undefined ? record.until : record.begunAt + next,
-      kind: record.kinds[kind] ?? 'away',
-      group: record.groupIds[group] ?? null,
-    };
-  });
-}
 
 /** What is drawn for each kind: told apart without colour, too. */
 const fills: Record<Kind, string> = {

@@ -66,7 +66,7 @@ function OtherView({ desk }: { desk: LessonDesk }) {
 export function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected: boolean }) {
   const desk = useLessonDesk(lesson);
   const lens = useLens(lesson.students);
-  const { Bar } = use(LessonPartsContext);
+  const { Bar, AroundFloor } = use(LessonPartsContext);
   const [asList, setAsList] = useState(false);
   useLessonKeys(desk);
   return (
@@ -85,7 +85,11 @@ export function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; co
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <ViewBar desk={desk} tools={{ lens, asList, onAsList: setAsList }} />
-          {desk.view === 'floor' && <LessonFloor desk={desk} lens={lens} asList={asList} />}
+          {desk.view === 'floor' && (
+            <AroundFloor desk={desk}>
+              <LessonFloor desk={desk} lens={lens} asList={asList} />
+            </AroundFloor>
+          )}
           <OtherView desk={desk} />
         </main>
         <SidePanel desk={desk} />
