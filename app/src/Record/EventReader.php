@@ -81,7 +81,7 @@ final readonly class EventReader
                 data ->> 'toGroup' AS to_group, data ->> 'place' AS place, data ->> 'at' AS seen_at,
                 data ->> 'number' AS number
              FROM live_event WHERE lesson_id = ANY(:lessons::uuid[]) AND kind = ANY(:kinds::text[])
-             ORDER BY lesson_id, seq",
+             ORDER BY seq",
             [
                 'lessons' => '{'.implode(',', $lessons).'}',
                 'kinds' => '{'.implode(',', array_column($kinds, 'value')).'}',

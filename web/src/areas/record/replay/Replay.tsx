@@ -8,6 +8,25 @@ import { ReplayGroup, Students } from './ReplayGroup';
 import { usePlayer } from './usePlayer';
 import { WorkAt } from './WorkAt';
 
+const [atOnce, more] = [9, 6];
+
+/** Forty groups come out at one moment: those in sight first, the others over the next frames. */
+function Groups({ groups, onOpen }: { groups: GroupMoment[]; onOpen: (group: GroupMoment) => void }) {
+  const [shown, setShown] = useState(atOnce);
+  useEffect(() => {
+    if (shown >= groups.length) return undefined;
+    const frame = requestAnimationFrame(() => setShown(shown + more));
+    return () => cancelAnimationFrame(frame);
+  }, [shown, groups.length]);
+  return (
+    <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+      {groups.slice(0, shown).map((group) => (
+        <ReplayGroup key={group.id} group={group} onOpen={onOpen} />
+      ))}
+    </ul>
+  );
+}
+
 export default function Replay({ record, onClose }: { record: RecordView; onClose: () => void }) {
   const replay = useMemo(() => replayOf(record), [record]);
   const player = usePlayer(record.begunAt, record.until);
@@ -33,11 +52,7 @@ export default function Replay({ record, onClose }: { record: RecordView; onClos
           {moment.away > 0 && ` · ${m.replay_away({ n: moment.away })}`}
         </p>
         {moment.round === null && <Students students={moment.everybody} usual="main" />}
-        <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
-          {moment.groups.map((group) => (
-            <ReplayGroup key={group.id} group={group} onOpen={onOpen} />
-          ))}
-        </ul>
+        <Groups key={moment.round} groups={moment.groups} onOpen={onOpen} />
       </div>
       {open !== null && <WorkAt lesson={record.lesson} group={open.group} at={open.at} onClose={() => setOpen(null)} />}
     </section>

@@ -61,7 +61,8 @@ export const ReplayGroup = memo(function ReplayGroup({
 }) {
   const { colour } = markOf(group.mark);
   return (
-    <li>
+    // What is out of sight is not laid out: forty groups come at once when they are sent out.
+    <li className="[contain-intrinsic-size:auto_10rem] [content-visibility:auto]">
       <button
         type="button"
         aria-label={m.replay_open({ group: group.name })}
