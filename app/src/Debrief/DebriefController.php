@@ -14,6 +14,7 @@ use FreshHuddle\App\Debrief\HoldUp\HoldUpWork;
 use FreshHuddle\App\Debrief\HoldUp\ShowSum;
 use FreshHuddle\App\Debrief\Question\AskQuestion;
 use FreshHuddle\App\Debrief\Question\EditQuestion;
+use FreshHuddle\App\Debrief\Question\ExitQuestions;
 use FreshHuddle\App\Debrief\Question\Questions;
 use FreshHuddle\App\Debrief\ShareOut\ArrangeTurns;
 use FreshHuddle\App\Debrief\ShareOut\BeginTurn;
@@ -50,6 +51,7 @@ final readonly class DebriefController
         private HoldUps $holdUps,
         private Calls $calls,
         private Questions $questions,
+        private ExitQuestions $exits,
     ) {
     }
 
@@ -178,6 +180,16 @@ final readonly class DebriefController
     {
         $lesson = $this->lessons->lesson($teacher, $id);
         $this->questions->ask($lesson, $request, Actor::teacher($teacher->id));
+
+        return $this->views->view($lesson);
+    }
+
+    /** Makes an exit question of a quick one, for everybody to answer alone. */
+    #[Route('/questions/{question}/exit', methods: ['POST'])]
+    public function makeExit(#[CurrentUser] Teacher $teacher, string $id, string $question): DebriefView
+    {
+        $lesson = $this->lessons->lesson($teacher, $id);
+        $this->exits->make($teacher, $lesson, $question);
 
         return $this->views->view($lesson);
     }

@@ -56,6 +56,22 @@ final class QuestionTest extends DebriefTestCase
         $this->answer(2, $id, '')->is(422);
     }
 
+    public function test_it_becomes_an_exit_question_that_everybody_answers_alone(): void
+    {
+        $id = $this->asked();
+        $this->asTeacher();
+        self::assertFalse($this->debrief('GET')->at('asked.isExit'));
+        self::assertTrue($this->debrief('POST', "/questions/{$id}/exit")->is(200)->at('asked.isExit'));
+        $this->debrief('POST', "/questions/{$id}/exit")->is(200);
+        $lesson = $this->ask('GET', "/api/staff/lessons/{$this->id}")->is(200);
+        self::assertSame(['Exit question: Build it?'], array_column($lesson->list('alone'), 'title'));
+        $kinds = array_column($lesson->list('order.segments'), 'kind', 'id');
+        self::assertSame('alone', $kinds[$lesson->text('alone.0.segment')]);
+        $this->debrief('POST', '/questions/01a230ee-46bc-72a2-a569-ee4c37a0d48b/exit')->is(404);
+        $this->asStudent($this->tokens[0]);
+        $this->ask('POST', "/api/staff/lessons/{$this->id}/debrief/questions/{$id}/exit")->is(401);
+    }
+
     public function test_closed_it_takes_no_answer_and_is_gone_unless_it_is_shown(): void
     {
         $id = $this->asked();

@@ -127,6 +127,66 @@ final class AloneWorkTest extends AppTestCase
         self::assertNotContains('Exit ticket', $titles, 'what each does alone is for nobody else');
     }
 
+    public function test_it_is_closed_by_the_teacher_and_opened_again(): void
+    {
+        $this->teach('sendOut')->is(200);
+        $this->teach('callBack', 0)->is(200);
+        $this->begin($this->alone);
+        $copy = $this->ticketOf(0);
+        $this->close(0)->is(200);
+        $this->db()->executeStatement('UPDATE segment SET closes_at = closes_at - 200000 WHERE id = ?', [$this->alone]);
+        $this->write($this->ada, $copy)->is(422);
+        self::assertTrue($this->see($this->ada, $copy)->is(200)->at('locked'));
+        $this->close(null)->is(200);
+        self::assertFalse($this->see($this->ada, $copy)->is(200)->at('locked'));
+        $this->write($this->ada, $copy)->is(200);
+    }
+
+    public function test_it_waits_for_the_student_after_a_lesson_that_locks_all_else(): void
+    {
+        $this->teach('sendOut')->is(200);
+        $this->teach('callBack', 0)->is(200);
+        $this->begin($this->alone);
+        $copy = $this->ticketOf(0);
+        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['locksAtEnd' => true])->is(200);
+        $later = (int) (microtime(true) * 1_000) + 86_400_000;
+        self::assertContains($later, array_column($this->close($later)->is(200)->list('segments'), 'closesAt'));
+        $this->teach('end')->is(200);
+        $this->write($this->ada, $copy)->is(200);
+        self::assertSame($later, $this->see($this->ada, $copy)->is(200)->int('closesAt'));
+    }
+
+    public function test_only_what_is_done_alone_can_be_closed(): void
+    {
+        $segment = $this->lesson->text('round.segmentId');
+        $refused = $this->ask('PUT', "/api/staff/segments/{$segment}/closing", ['closesAt' => 0])->is(422);
+        self::assertSame('closesAt', $refused->text('errors.0.field'));
+        $this->ask('PUT', "/api/staff/segments/{$this->alone}/closing", ['closesAt' => -1])->is(422);
+    }
+
+    public function test_the_teacher_sees_who_has_not_answered_takes_answers_apart_and_prints_them(): void
+    {
+        $this->teach('sendOut')->is(200);
+        $this->teach('callBack', 0)->is(200);
+        $this->begin($this->alone);
+        $this->write($this->ada, $this->ticketOf(0))->is(200);
+        $this->write($this->ben, $this->ticketOf(1), text: 'Walls')->is(200);
+        $this->asTeacher();
+        $path = '/api/staff/rounds/'.$this->lesson->text('round.id').'/sums';
+        $sum = $this->sumOfTicket($this->ask('GET', $path)->is(200));
+        self::assertSame([2, 4], [$sum['answered'], $sum['all']]);
+        self::assertSame(2, \count((array) $sum['missing']));
+        $apart = fn (bool $on): Json => $this->ask('PUT', $path.'/apart', [
+            'original' => $this->ticket,
+            'slot' => 'one',
+            'text' => 'Walls',
+            'apart' => $on,
+        ])->is(200);
+        self::assertContains(true, $this->apart($apart(true)));
+        self::assertNotContains(true, $this->apart($apart(false)));
+        self::assertStringStartsWith('%PDF', $this->ask('GET', $path.'.pdf')->is(200)->raw);
+    }
+
     public function test_groups_are_done_without_it(): void
     {
         $this->teach('sendOut')->is(200);
@@ -311,6 +371,36 @@ final class AloneWorkTest extends AppTestCase
     private function segment(int $at): string
     {
         return $this->again()->text("order.segments.{$at}.id");
+    }
+
+    private function close(?int $at): Json
+    {
+        $this->asTeacher();
+
+        return $this->ask('PUT', "/api/staff/segments/{$this->alone}/closing", ['closesAt' => $at]);
+    }
+
+    /**
+     * @return array<array-key, mixed>
+     */
+    private function sumOfTicket(Json $sums): array
+    {
+        foreach ((array) json_decode($sums->raw, true, 64, \JSON_THROW_ON_ERROR) as $sum) {
+            if (\is_array($sum) && $sum['original'] === $this->ticket) {
+                return $sum;
+            }
+        }
+        self::fail('no sum of it');
+    }
+
+    /**
+     * @return array<array-key, mixed> whether each kind of answer stands by itself
+     */
+    private function apart(Json $sums): array
+    {
+        $tallies = $this->sumOfTicket($sums)['tallies'];
+
+        return \is_array($tallies) ? array_column($tallies, 'apart') : [];
     }
 
     private function begin(string $segment): void

@@ -9,7 +9,8 @@ use FreshHuddle\Core\Lesson\RoundState;
 /**
  * When a copy is open to the students whose it is. Work of groups opens with its round. Work that everybody does alone
  * opens when the lesson comes to its own segment, and not before. When the lesson is over both stay open, or can only
- * be read.
+ * be read. Work done alone can be closed at a moment of its own: an exit ticket waits for the student until then, also
+ * when the lesson is over.
  */
 final readonly class CopyTime
 {
@@ -22,6 +23,8 @@ final readonly class CopyTime
      * @param int|null $lessonAt the position of the segment the lesson is in; null before it has begun
      * @param int|null $endedAt  when the lesson was over, in milliseconds since 1970
      * @param bool     $locks    nothing is written in it any more after that
+     * @param int|null $closesAt when work that everybody does alone is closed, whatever the lesson is at; null: as the
+     *                           lesson's other work; milliseconds since 1970
      */
     public function __construct(
         public RoundState $round,
@@ -30,6 +33,7 @@ final readonly class CopyTime
         public ?int $lessonAt = null,
         public ?int $endedAt = null,
         public bool $locks = false,
+        public ?int $closesAt = null,
     ) {
     }
 
@@ -57,9 +61,7 @@ final readonly class CopyTime
     public function takes(int $now): bool
     {
         return CopyOpen::Write === $this->stateAt($now)
-            || (CopyOpen::Read === $this->stateAt($now)
-                && null !== $this->endedAt
-                && $now < $this->endedAt + self::LATE);
+            || (CopyOpen::Read === $this->stateAt($now) && $now < ($this->lockedAt() ?? 0) + self::LATE);
     }
 
     /**
@@ -70,7 +72,9 @@ final readonly class CopyTime
     public function isAtWork(int $now): bool
     {
         return CopyOpen::Write === $this->stateAt($now)
-            && ($this->alone ? null === $this->endedAt : $this->round->phase($now)->isOut());
+            && ($this->alone
+                ? null === $this->endedAt || null !== $this->closesAt
+                : $this->round->phase($now)->isOut());
     }
 
     /**
@@ -86,6 +90,20 @@ final readonly class CopyTime
 
     private function isLocked(int $now): bool
     {
-        return $this->locks && null !== $this->endedAt && $now >= $this->endedAt;
+        $lockedAt = $this->lockedAt();
+
+        return null !== $lockedAt && $now >= $lockedAt;
+    }
+
+    /**
+     * @return int|null from when on it can only be read; null: it is not said
+     */
+    private function lockedAt(): ?int
+    {
+        return match (true) {
+            $this->alone && null !== $this->closesAt => $this->closesAt,
+            $this->locks => $this->endedAt,
+            default => null,
+        };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Debrief;
 
+use FreshHuddle\Core\Debrief\Sum\LikeAnswers;
 use FreshHuddle\Core\Debrief\Sum\LikeText;
 use FreshHuddle\Core\Debrief\Sum\Score;
 use FreshHuddle\Core\Debrief\Sum\SlotSums;
@@ -145,6 +146,25 @@ final class SumTest extends TestCase
             [['a wall', ['ben', 'chi', 'eve']], ['Trees', ['ada', 'dan']], ['???', ['fay']], ['?', ['gus']]],
             array_map(static fn (Tally $tally): array => [$tally->text, $tally->sources], $sum->tallies),
         );
+        self::assertSame(['a wall', 'A wall!', 'a  Walls'], $sum->tallies[0]->forms);
+    }
+
+    public function test_an_answer_taken_out_by_hand_stands_by_itself_and_nothing_is_lost(): void
+    {
+        $given = array_map(
+            static fn (string $who, string $text): SourceAnswer => new SourceAnswer($who, $text),
+            ['ada', 'ben', 'chi', 'dan'],
+            ['a wall', ' A wall! ', 'a Walls', 'A wall!'],
+        );
+        $like = LikeText::together($given, ['A wall!']);
+        self::assertEquals(
+            [
+                new LikeAnswers(['a wall', 'a Walls'], ['ada', 'chi']),
+                new LikeAnswers(['A wall!'], ['ben', 'dan'], true),
+            ],
+            $like,
+        );
+        self::assertCount(1, LikeText::together($given, ['no such text']));
     }
 
     /**

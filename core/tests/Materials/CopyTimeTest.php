@@ -43,6 +43,25 @@ final class CopyTimeTest extends TestCase
         );
     }
 
+    public function test_an_exit_ticket_waits_for_the_student_until_its_own_time_whatever_the_lesson_does(): void
+    {
+        $end = 50 * self::MINUTE;
+        foreach ([$end - 5 * self::MINUTE, $end + 600 * self::MINUTE] as $closes) {
+            foreach ([false, true] as $locks) {
+                foreach ([null, $end] as $ended) {
+                    $time = new CopyTime(self::round(0), true, 2, 3, $ended, $locks, $closes);
+                    self::assertSame(CopyOpen::Write, $time->stateAt($closes - 1));
+                    self::assertTrue($time->isAtWork($closes - 1));
+                    self::assertSame(CopyOpen::Read, $time->stateAt($closes));
+                    self::assertTrue($time->takes($closes + CopyTime::LATE - 1), 'typed without a line');
+                    self::assertFalse($time->takes($closes + CopyTime::LATE));
+                }
+            }
+        }
+        $group = new CopyTime(self::round(0), false, null, 3, null, false, $end);
+        self::assertSame(CopyOpen::Write, $group->stateAt($end + self::MINUTE), 'work of groups has no such time');
+    }
+
     public function test_after_the_lesson_both_stay_open_or_can_only_be_read_as_the_teacher_chose(): void
     {
         $end = 50 * self::MINUTE;

@@ -1280,6 +1280,23 @@ export interface paths {
         patch: operations["debriefEditQuestion"];
         trace?: never;
     };
+    "/api/staff/lessons/{id}/debrief/questions/{question}/exit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes an exit question of a quick one, for everybody to answer alone */
+        post: operations["debriefMakeExit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/debrief/shown": {
         parameters: {
             query?: never;
@@ -2174,6 +2191,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rounds/{id}/sums.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives all sums of a round on paper */
+        get: operations["sumPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/sums/apart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Takes an answer out of like ones, or puts it back among them */
+        put: operations["sumApart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rules/{id}": {
         parameters: {
             query?: never;
@@ -2218,6 +2269,23 @@ export interface paths {
         /** Shows a student's page as it will be at a moment of a segment */
         get: operations["asStudentShow"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/segments/{id}/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Closes what everybody does alone in a segment, now or at a time, or leaves it open */
+        put: operations["runningOrderClose"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2980,6 +3048,7 @@ export interface components {
             question: components["schemas"]["QuestionView"];
             shown: boolean;
             missing: string[];
+            isExit: boolean;
         };
         AtDoor: {
             state: components["schemas"]["DoorState"];
@@ -3188,6 +3257,9 @@ export interface components {
             tables: string[];
             rules: components["schemas"]["RuleView"][];
         };
+        CloseSegment: {
+            closesAt: number | null;
+        };
         ColumnChoice: {
             heading: string;
             kind: components["schemas"]["ColumnKind"];
@@ -3241,6 +3313,7 @@ export interface components {
             notes?: components["schemas"]["MarginNoteView"][];
             fillers?: components["schemas"]["SlotFillers"][];
             locked?: boolean;
+            closesAt?: number | null;
         };
         CorrectFigure: {
             student: string;
@@ -4499,6 +4572,7 @@ export interface components {
             kind: components["schemas"]["SegmentKind"];
             minutes: number;
             instructions: string;
+            closesAt: number | null;
             round: components["schemas"]["RoundView"] | null;
         };
         SendingView: {
@@ -4516,6 +4590,12 @@ export interface components {
         SentenceView: {
             text: string;
             leadsTo: string;
+        };
+        SetApart: {
+            original: string;
+            slot: string;
+            text: string;
+            apart: boolean;
         };
         SetDoor: {
             names?: boolean | null;
@@ -4783,6 +4863,7 @@ export interface components {
             scores: components["schemas"]["ScoreView"][];
             right: number;
             of: number;
+            missing?: number[];
         };
         TakeAway: {
             sure?: boolean;
@@ -4806,6 +4887,8 @@ export interface components {
             count: number;
             sources: number[];
             right: boolean | null;
+            forms?: string[];
+            apart?: boolean;
         };
         TermLessonView: {
             id: string;
@@ -7254,6 +7337,31 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    debriefMakeExit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     debriefHoldUp: {
         parameters: {
             query?: never;
@@ -8811,6 +8919,58 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    sumPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    sumApart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetApart"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SumView"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     classRemoveRule: {
         parameters: {
             query?: never;
@@ -8881,6 +9041,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AsStudentView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    runningOrderClose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CloseSegment"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunningOrderView"];
                 };
             };
             "4XX": components["responses"]["Problem"];

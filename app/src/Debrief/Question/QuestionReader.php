@@ -79,6 +79,7 @@ final readonly class QuestionReader
             self::view($question, $this->sum($question, $given, $present)),
             $question->shown,
             array_values($missing),
+            null !== $question->exit,
         );
     }
 

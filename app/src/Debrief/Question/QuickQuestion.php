@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Debrief\Question;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\Core\Debrief\Question\Question;
 use FreshHuddle\Core\Debrief\Question\QuestionKind;
 
@@ -23,6 +24,10 @@ class QuickQuestion
     /** Everybody sees the question and what was answered. */
     #[ORM\Column]
     public bool $shown = false;
+
+    /** The worksheet it has become, for everybody to answer alone. */
+    #[ORM\ManyToOne, ORM\JoinColumn(name: 'exit_id', onDelete: 'SET NULL')]
+    public ?StoredOriginal $exit = null;
 
     /**
      * @param list<string> $choices

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief\Sum;
 
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
@@ -22,6 +23,8 @@ final readonly class SumController
         private LessonAccess $access,
         private SumReader $sums,
         private SumExport $export,
+        private SumPdf $paper,
+        private AnswersApart $apart,
     ) {
     }
 
@@ -34,6 +37,34 @@ final readonly class SumController
     public function sums(#[CurrentUser] Teacher $teacher, string $id): array
     {
         return $this->sums->forRound($this->access->round($teacher, $id));
+    }
+
+    /**
+     * Takes an answer out of like ones, or puts it back among them.
+     *
+     * @return list<SumView>
+     */
+    #[Route('/sums/apart', methods: ['PUT'])]
+    public function apart(#[CurrentUser] Teacher $teacher, string $id, #[Body] SetApart $request): array
+    {
+        $round = $this->access->round($teacher, $id);
+        $this->apart->set($round, $request);
+
+        return $this->sums->forRound($round);
+    }
+
+    /** Gives all sums of a round on paper. */
+    #[Route('/sums.pdf', methods: ['GET'])]
+    #[FileTypes('application/pdf')]
+    public function pdf(#[CurrentUser] Teacher $teacher, string $id): Download
+    {
+        $round = $this->access->round($teacher, $id);
+
+        return new Download(
+            $this->paper->make($round->lesson->title, $round->lesson->class->name, $this->sums->forRound($round)),
+            "{$round->lesson->class->name} · {$round->lesson->title} · answers.pdf",
+            'application/pdf',
+        );
     }
 
     /** Gives all sums of a round as a table. */

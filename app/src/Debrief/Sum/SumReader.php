@@ -18,6 +18,7 @@ use FreshHuddle\Core\Debrief\Sum\SlotSums;
 use FreshHuddle\Core\Debrief\Sum\SourceAnswer;
 use FreshHuddle\Core\Debrief\Sum\Sum;
 use FreshHuddle\Core\Debrief\Sum\Tally;
+use FreshHuddle\Core\Debrief\Sum\TextsSum;
 use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Materials\Block;
 
@@ -78,7 +79,7 @@ final readonly class SumReader
         $this->em->getRepository(Student::class)->findBy(['class' => $round->lesson->class]);
         $sums = [];
         foreach ($places as $place) {
-            $sum = $this->sum($place['view'], $place['page'], $place['copy'], $place['copies'], $groups);
+            $sum = $this->sum($round, $place['view'], $place['page'], $place['copy'], $place['copies'], $groups);
             if (null !== $sum) {
                 $sums[] = $sum;
             }
@@ -91,8 +92,14 @@ final readonly class SumReader
      * @param list<CopyView> $copies in which this place is
      * @param list<Group>    $groups
      */
-    private function sum(BlockView $view, string $page, CopyView $copy, array $copies, array $groups): ?SumView
-    {
+    private function sum(
+        Round $round,
+        BlockView $view,
+        string $page,
+        CopyView $copy,
+        array $copies,
+        array $groups,
+    ): ?SumView {
         $block = $view->block();
         $kind = SlotSums::forKind($block->kind);
         if (null === $kind) {
@@ -100,6 +107,9 @@ final readonly class SumReader
         }
         $given = $this->given($block, $copies);
         $sources = $this->sources($block, $copies, $groups, array_column($given, 'source'));
+        if ($kind instanceof TextsSum) {
+            $kind = new TextsSum($this->apart($round, $copy->original, $view->id));
+        }
         $sum = $kind->sum($block, $given);
         $place = array_flip(array_map(static fn (SumSource $source): string => $source->id, $sources));
 
@@ -119,6 +129,23 @@ final readonly class SumReader
             self::scores($sum, $place),
             array_sum(array_map(static fn (Score $score): int => $score->right, $sum->scores)),
             array_sum(array_map(static fn (Score $score): int => $score->of, $sum->scores)),
+            array_values(array_diff_key($place, array_fill_keys(array_column($given, 'source'), true))),
+        );
+    }
+
+    /**
+     * @return list<string> texts that stand by themselves in a place
+     */
+    private function apart(Round $round, string $original, string $slot): array
+    {
+        return array_values(
+            array_map(
+                static fn (AnswerApart $one): string => $one->text,
+                array_filter(
+                    $this->em->getRepository(AnswerApart::class)->findBy(['round' => $round]),
+                    static fn (AnswerApart $one): bool => $one->original->id === $original && $one->slot === $slot,
+                ),
+            ),
         );
     }
 

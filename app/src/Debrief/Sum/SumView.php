@@ -24,6 +24,7 @@ final readonly class SumView
      * @param list<ScoreView> $scores   none where it is not said what is right
      * @param int             $right    of all that could be right, so much is, over all
      * @param int             $of       0 where it is not said what is right
+     * @param list<int>       $missing  who has done nothing yet, by their place among the sources
      */
     public function __construct(
         public string $original,
@@ -38,6 +39,7 @@ final readonly class SumView
         public array $scores,
         public int $right,
         public int $of,
+        public array $missing = [],
     ) {
     }
 

@@ -18,6 +18,8 @@ final readonly class TallyView
      * @param int       $count   how many
      * @param list<int> $sources who, by their place among the sources; none where no names are shown
      * @param bool|null $right   null: it is not said what is right
+     * @param list<string> $forms the different texts in it, if there are several
+     * @param bool      $apart   it was taken out of like ones by hand
      */
     public function __construct(
         public string $item,
@@ -26,6 +28,8 @@ final readonly class TallyView
         public int $count,
         public array $sources,
         public ?bool $right,
+        public array $forms = [],
+        public bool $apart = false,
     ) {
     }
 
@@ -41,6 +45,8 @@ final readonly class TallyView
             \count($tally->sources),
             array_map(static fn (string $source): int => $places[$source], $tally->sources),
             $tally->right,
+            \count($tally->forms) > 1 ? $tally->forms : [],
+            $tally->apart,
         );
     }
 }

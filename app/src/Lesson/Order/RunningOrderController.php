@@ -67,6 +67,16 @@ final readonly class RunningOrderController
         $this->lessons->restore($this->lessonAccess->removed($teacher, $id));
     }
 
+    /** Closes what everybody does alone in a segment, now or at a time, or leaves it open. */
+    #[Route('/segments/{id}/closing', methods: ['PUT'])]
+    public function close(#[CurrentUser] Teacher $teacher, string $id, #[Body] CloseSegment $request): RunningOrderView
+    {
+        $segment = $this->lessonAccess->segment($teacher, $id);
+        $this->orders->close($segment, $request->closesAt);
+
+        return $this->orders->view($segment->lesson);
+    }
+
     /** Changes a segment of the running order. */
     #[Route('/segments/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditSegment $request): RunningOrderView

@@ -199,6 +199,22 @@ final readonly class RunningOrders
     }
 
     /**
+     * Closes what everybody does alone in a segment, now or at a time, or leaves it open.
+     *
+     * @throws LessonRefused if nothing is done alone in it
+     */
+    public function close(Segment $segment, ?int $at): void
+    {
+        if (SegmentKind::Alone !== $segment->kind) {
+            throw LessonRefused::unusable('lesson.nothing_alone', 'closesAt');
+        }
+        $this->transaction->run(function () use ($segment, $at): void {
+            $segment->closesAt = null === $at ? null : max($at, $this->clock->ms());
+        });
+        $this->tell($segment->lesson);
+    }
+
+    /**
      * Puts these segments into the order, and takes those that are not among them out of it.
      *
      * @param list<Segment> $wanted

@@ -21,6 +21,13 @@ class Segment
     #[ORM\Column(type: 'text')]
     public string $instructions = '';
 
+    /**
+     * When what everybody does alone in it can only be read; null: as long as the lesson's other work. Milliseconds
+     * since 1970.
+     */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $closesAt = null;
+
     #[ORM\OneToOne(mappedBy: 'segment', cascade: ['persist'])]
     public ?Round $round = null;
 

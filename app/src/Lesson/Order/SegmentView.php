@@ -13,13 +13,16 @@ use FreshHuddle\Core\Lesson\SegmentKind;
 final readonly class SegmentView
 {
     /**
-     * @param RoundView|null $round null for what is not done in groups
+     * @param int|null       $closesAt when what everybody does alone in it can only be read; null: that isn't said;
+     *                                 milliseconds since 1970
+     * @param RoundView|null $round    null for what is not done in groups
      */
     public function __construct(
         public string $id,
         public SegmentKind $kind,
         public int $minutes,
         public string $instructions,
+        public ?int $closesAt,
         public ?RoundView $round,
     ) {
     }
@@ -31,6 +34,7 @@ final readonly class SegmentView
             $segment->kind,
             $segment->minutes,
             $segment->instructions,
+            $segment->closesAt,
             null === $segment->round ? null : RoundView::fromRound($segment->round),
         );
     }

@@ -14,6 +14,7 @@ use FreshHuddle\Core\Materials\CopyTime;
 final readonly class CopyTimes
 {
     public const COLUMNS = Moments::COLUMNS.', h.opens_with_id IS NOT NULL AS alone, o.position AS opens_at,
+        o.closes_at,
         n.position AS lesson_at, l.ended_at, l.locks_at_end';
     public const FROM = 'JOIN round r ON r.id = c.round_id JOIN lesson l ON l.id = r.lesson_id
       LEFT JOIN segment n ON n.id = l.segment_id
@@ -32,6 +33,7 @@ final readonly class CopyTimes
             $row->intOrNull('lesson_at'),
             $row->intOrNull('ended_at'),
             $row->bool('locks_at_end'),
+            $row->intOrNull('closes_at'),
         );
     }
 }

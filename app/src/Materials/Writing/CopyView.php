@@ -20,8 +20,9 @@ final readonly class CopyView
      * @param list<BlockHtml>      $html    the texts to read, as they are shown
      * @param list<AnswerView>     $answers those that were ever written
      * @param list<MarginNoteView> $notes   in the order in which they were written
-     * @param bool                 $locked  its lesson is over, and it can only be read
+     * @param bool                 $locked  its time is over, and it can only be read
      * @param list<SlotFillers>    $fillers of the slots that are for a part of the group
+     * @param int|null             $closesAt when it is closed; null: that isn't said; milliseconds since 1970
      */
     public function __construct(
         public string $id,
@@ -37,6 +38,7 @@ final readonly class CopyView
         public array $notes = [],
         public array $fillers = [],
         public bool $locked = false,
+        public ?int $closesAt = null,
     ) {
     }
 }

@@ -101,6 +101,7 @@ final readonly class CopyWriter
             $notes,
             SlotFillers::inPages($pages, $access),
             CopyOpen::Read === $time->stateAt($this->clock->ms()),
+            $time->alone ? $time->closesAt : null,
         );
     }
 

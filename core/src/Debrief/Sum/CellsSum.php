@@ -25,8 +25,8 @@ final readonly class CellsSum implements SlotSum
         $tallies = [];
         foreach ($block->settings->items as $row) {
             foreach ($block->settings->heads as $column) {
-                foreach (LikeText::together($cells["{$row->id}|{$column->id}"] ?? []) as [$text, $sources]) {
-                    $tallies[] = new Tally($row->id, $column->id, $text, $sources);
+                foreach (LikeText::together($cells["{$row->id}|{$column->id}"] ?? []) as $like) {
+                    $tallies[] = new Tally($row->id, $column->id, $like->forms[0], $like->sources);
                 }
             }
         }

@@ -25,24 +25,33 @@ final readonly class LikeText
 
     /**
      * @param list<SourceAnswer> $given
+     * @param list<string>       $apart texts that are like others and not the same: each stands by itself
      *
-     * @return list<array{string, list<string>}> a text as it was first written, with who has written one like it; the
-     *                                           most first, then in the order in which they were given; O(n log n)
+     * @return list<LikeAnswers> the most first, then in the order in which they were given; O(n log n)
      */
-    public static function together(array $given): array
+    public static function together(array $given, array $apart = []): array
     {
-        $like = [];
+        $apart = array_fill_keys($apart, true);
+        $forms = $sources = [];
         foreach ($given as $one) {
             $text = trim($one->value);
             if ('' === $text) {
                 continue;
             }
             $key = self::key($text);
-            $key = '' === $key ? "\0{$text}" : $key;
-            $like[$key] ??= [$text, []];
-            $like[$key][1][] = $one->source;
+            $key = '' === $key || isset($apart[$text]) ? "\0{$text}" : $key;
+            $forms[$key][$text] = true;
+            $sources[$key][] = $one->source;
         }
-        usort($like, static fn (array $one, array $other): int => \count($other[1]) <=> \count($one[1]));
+        $like = [];
+        foreach ($sources as $key => $all) {
+            $texts = array_map(strval(...), array_keys($forms[$key]));
+            $like[] = new LikeAnswers($texts, $all, isset($apart[$texts[0]]));
+        }
+        usort(
+            $like,
+            static fn (LikeAnswers $one, LikeAnswers $other): int => \count($other->sources) <=> \count($one->sources),
+        );
 
         return $like;
     }

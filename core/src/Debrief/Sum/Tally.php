@@ -16,6 +16,8 @@ final readonly class Tally
      * @param string       $text    in words: the card, the line, the number, what stands in the cell, the word
      * @param list<string> $sources who, in the order in which they were given
      * @param bool|null    $right   whether that is right; null: nobody has said what is
+     * @param list<string> $forms   the different texts that are taken for the same; one or none: they are not different
+     * @param bool         $apart   it was taken out of like ones by hand
      */
     public function __construct(
         public string $item,
@@ -23,6 +25,8 @@ final readonly class Tally
         public string $text,
         public array $sources,
         public ?bool $right = null,
+        public array $forms = [],
+        public bool $apart = false,
     ) {
     }
 }
