@@ -175,7 +175,7 @@ final class AloneWorkTest extends AppTestCase
         $path = '/api/staff/rounds/'.$this->lesson->text('round.id').'/sums';
         $sum = $this->sumOfTicket($this->ask('GET', $path)->is(200));
         self::assertSame([2, 4], [$sum['answered'], $sum['all']]);
-        self::assertSame(2, \count((array) $sum['missing']));
+        self::assertCount(2, (array) $sum['missing']);
         $apart = fn (bool $on): Json => $this->ask('PUT', $path.'/apart', [
             'original' => $this->ticket,
             'slot' => 'one',

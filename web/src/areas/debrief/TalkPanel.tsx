@@ -5,6 +5,7 @@ import * as m from '#messages';
 import type { LessonDesk } from '../live/page/useLessonDesk';
 import { GoOnPress } from '../live/plan/PlanPanel';
 import { CallOn } from './CallOn';
+import { ExitTickets } from './exit/ExitTickets';
 import { GalleryPanel } from './gallery/GalleryPanel';
 import { QuickQuestion } from './question/QuickQuestion';
 import { useDebrief } from './useDebrief';
@@ -17,6 +18,7 @@ export function TalkPanel({ desk, children }: { desk: LessonDesk; children: Reac
   const isSharing = debrief?.turns.some((turn) => turn.endedAt === null) ?? false;
   const tools = lesson.order.now !== null && (
     <>
+      <ExitTickets lesson={lesson} />
       <CallOn lesson={lesson} />
       <QuickQuestion lesson={lesson} />
       <GalleryPanel lesson={lesson} />

@@ -100,6 +100,15 @@ export const useEditQuestion = (lesson: string) =>
     ),
   );
 
+export const useMakeExit = (lesson: string) =>
+  usePress(lesson, (question: string) =>
+    take(
+      api.POST('/api/staff/lessons/{id}/debrief/questions/{question}/exit', {
+        params: { path: { id: lesson, question } },
+      }),
+    ),
+  );
+
 export const useGallery = (lesson: string) => ({
   open: usePress(lesson, (body: Schema['OpenGallery']) =>
     take(api.PUT('/api/staff/lessons/{id}/debrief/gallery', { ...pathOf(lesson), body })),

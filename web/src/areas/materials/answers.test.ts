@@ -17,6 +17,7 @@ const copy: Copy = {
   notes: [],
   fillers: [],
   locked: false,
+  closesAt: null,
   answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1, caret: null, share: 0 }],
 };
 const change = (more: Partial<AnswerChange>): AnswerChange => ({

@@ -22,7 +22,7 @@ const recordParts: LessonParts = {
   useView,
   AroundFloor: ({ desk, children }) =>
     desk.over ? <ReplayFloor lesson={desk.lesson.id}>{children}</ReplayFloor> : children,
-  View: ({ desk }) => (desk.over ? <Record lesson={desk.lesson.id} /> : <debriefParts.View desk={desk} />),
+  View: ({ desk }) => (desk.over ? <Record of={desk.lesson} /> : <debriefParts.View desk={desk} />),
 };
 
 export function LessonPage() {

@@ -1,7 +1,10 @@
 // What came of a lesson.
 import type { ReactNode } from 'react';
+import type { Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import * as m from '#messages';
+import { ExitTickets } from '../debrief/exit/ExitTickets';
+import { ticketsOf } from '../debrief/exit/tickets';
 import { FiguresTable } from './FiguresTable';
 import { PointsRule } from './PointsRule';
 import { GroupsPart } from './GroupsPart';
@@ -38,7 +41,8 @@ function Exports({ lesson, hasPoints }: { lesson: string; hasPoints: boolean }) 
   );
 }
 
-export function Record({ lesson }: { lesson: string }) {
+export function Record({ of }: { of: Schema['LessonView'] }) {
+  const lesson = of.id;
   const record = useRecord(lesson);
   if (record.isPending) return <p className="p-5 text-soft">{m.common_loading()}</p>;
   if (record.isError) return <p className="p-5 font-semibold text-lost">{problemText(record.error)}</p>;
@@ -61,6 +65,11 @@ export function Record({ lesson }: { lesson: string }) {
           </li>
         ))}
       </ul>
+      {ticketsOf(of).length > 0 && (
+        <div className="mt-6 max-w-xl bg-sheet p-4">
+          <ExitTickets lesson={of} />
+        </div>
+      )}
       <Part id="strips" title={m.record_strips()}>
         <Strips record={data} />
       </Part>

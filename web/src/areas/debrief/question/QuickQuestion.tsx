@@ -7,7 +7,7 @@ import { Choice } from '../../../ui/fields/Choice';
 import * as m from '#messages';
 import { list } from '../../../words/list';
 import { SumPicture, type SumView } from '../sum/SumPicture';
-import { useAsk, useDebrief, useEditQuestion, type Debrief } from '../useDebrief';
+import { useAsk, useDebrief, useEditQuestion, useMakeExit, type Debrief } from '../useDebrief';
 
 type Kind = Schema['QuestionKind'];
 const kinds: Kind[] = ['choice', 'words', 'number'];
@@ -70,7 +70,8 @@ function Ask({ lesson, onDone }: { lesson: string; onDone: () => void }) {
 
 function Asked({ lesson, asked }: { lesson: Schema['LessonView']; asked: NonNullable<Debrief['asked']> }) {
   const edit = useEditQuestion(lesson.id);
-  const { question, shown, missing } = asked;
+  const { question, shown, missing, isExit } = asked;
+  const makeExit = useMakeExit(lesson.id);
   const change = (what: Schema['EditQuestion']) => edit.mutate({ question: question.id, ...what });
   const names = missing.map((id) => lesson.students.find((one) => one.id === id)?.name ?? '');
   return (
@@ -81,6 +82,8 @@ function Asked({ lesson, asked }: { lesson: Schema['LessonView']; asked: NonNull
           {m.debrief_question_missing({ n: names.length, names: list(names.slice(0, 6)) })}
         </p>
       )}
+      {isExit && <p className="mt-2 text-soft">{m.debrief_question_isExit()}</p>}
+      {makeExit.isError && <p className="mt-2 font-semibold text-lost">{problemText(makeExit.error)}</p>}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button aria-pressed={shown} className="font-semibold" onClick={() => change({ shown: !shown })}>
           {shown ? m.debrief_question_hide() : m.debrief_question_show()}
@@ -88,6 +91,11 @@ function Asked({ lesson, asked }: { lesson: Schema['LessonView']; asked: NonNull
         <Button onClick={() => change({ open: !question.open })}>
           {question.open ? m.debrief_question_close() : m.debrief_question_reopen()}
         </Button>
+        {!isExit && (
+          <Button busy={makeExit.isPending} onClick={() => makeExit.mutate(question.id)}>
+            {m.debrief_question_exit()}
+          </Button>
+        )}
       </div>
     </div>
   );

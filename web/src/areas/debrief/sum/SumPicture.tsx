@@ -1,6 +1,7 @@
 // A sum over all groups as one picture, to be read from the back of the room.
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schema, Whole } from '../../../api/client';
+import { Button } from '../../../ui/Button';
 import { markOf } from '../../../ui/signs/marks';
 import { Sign } from '../../../ui/signs/Sign';
 import * as m from '#messages';
@@ -65,6 +66,8 @@ function Dot({ source }: { source: Source }) {
 
 interface PictureProps {
   sum: SumView;
+  /** Takes an answer out of like ones, or puts it back among them. */
+  onApart?: ((text: string, apart: boolean) => void) | undefined;
   onPress?: ((source: Source) => void) | undefined;
 }
 
@@ -159,8 +162,39 @@ function Bars({ sum, onPress }: PictureProps) {
   );
 }
 
+/** The different ways in which like answers were written; one that is not the same is taken out by hand. */
+function Forms({ tally, onApart }: { tally: Tally; onApart: (text: string, apart: boolean) => void }) {
+  const [isOpen, setOpen] = useState(false);
+  if (tally.apart)
+    return (
+      <Button look="quiet" className="text-sm" onClick={() => onApart(tally.text, false)}>
+        {m.debrief_putBack()}
+      </Button>
+    );
+  if (tally.forms.length === 0) return null;
+  return (
+    <>
+      <Button look="quiet" className="text-sm" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        {m.debrief_forms({ n: tally.forms.length })}
+      </Button>
+      {isOpen && (
+        <ul className="text-[0.9em]">
+          {tally.forms.map((form) => (
+            <li key={form} className="flex flex-wrap items-baseline gap-2">
+              <span className="min-w-0 whitespace-pre-wrap wrap-anywhere">{form}</span>
+              <Button look="quiet" className="text-sm" onClick={() => onApart(form, true)}>
+                {m.debrief_notTheSame()}
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
 /** What was written, like answers together: how many, and what. */
-function Texts({ sum, onPress }: PictureProps) {
+function Texts({ sum, onPress, onApart }: PictureProps) {
   return (
     <ul className="space-y-1.5">
       {sum.tallies.map((tally) => (
@@ -169,6 +203,7 @@ function Texts({ sum, onPress }: PictureProps) {
           <span className="min-w-0 flex-1 border-s-4 border-ink bg-sheet px-2 py-0.5 whitespace-pre-wrap wrap-anywhere">
             {tally.text}{' '}
             {onPress !== undefined && tally.sources.length <= 8 && <Who sum={sum} tally={tally} onPress={onPress} />}
+            {onApart !== undefined && <Forms tally={tally} onApart={onApart} />}
           </span>
         </li>
       ))}
@@ -197,7 +232,7 @@ function Cells({ sum }: PictureProps) {
 const pictures = { cards: Cards, bars: Bars, numbers: Bars, cells: Cells, passage: PassageSum, texts: Texts };
 
 /** The picture of a sum, with what it is about and how many are in it. */
-export function SumPicture({ sum, onPress }: PictureProps) {
+export function SumPicture({ sum, onPress, onApart }: PictureProps) {
   const Picture = pictures[sum.shape];
   return (
     <figure>
@@ -208,7 +243,11 @@ export function SumPicture({ sum, onPress }: PictureProps) {
           {sum.of > 0 && ` · ${m.debrief_rightOf({ percent: Math.round((100 * sum.right) / sum.of) })}`}
         </p>
       </figcaption>
-      {sum.answered === 0 ? <p className="text-soft">{m.work_empty()}</p> : <Picture sum={sum} onPress={onPress} />}
+      {sum.answered === 0 ? (
+        <p className="text-soft">{m.work_empty()}</p>
+      ) : (
+        <Picture sum={sum} onPress={onPress} onApart={onApart} />
+      )}
       {sum.scores.length > 0 && <Scores sum={sum} />}
     </figure>
   );

@@ -43,6 +43,7 @@ const copy = (of: string, own: string): Whole<Schema['CopyView']> => ({
   notes: [],
   fillers: [],
   locked: false,
+  closesAt: null,
   answers: [{ slot: 'each', owner: 'ada', author: 'ada', at: 1, text: own, revision: 1, caret: null, share: 0 }],
 });
 

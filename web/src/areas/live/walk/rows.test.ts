@@ -42,6 +42,7 @@ const copy = (id: string, pages: string[], answers: Copy['answers']): Copy => ({
   notes: [],
   fillers: [],
   locked: false,
+  closesAt: null,
 });
 const row = (id: string, pages: string[], answers: Copy['answers'], more: Partial<Row> = {}): Row => ({
   copy: copy(id, pages, answers),

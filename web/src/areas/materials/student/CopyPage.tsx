@@ -4,6 +4,7 @@ import { useServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
 import * as m from '#messages';
 import { list } from '../../../words/list';
+import { whenText } from '../../../words/when';
 import { lazily } from '../../../ui/later/lazily';
 import { isAlone, isSlot, isText } from '../kinds/rules';
 import { fillersOf, type Block, type Copy } from '../blocks';
@@ -18,6 +19,7 @@ type Mate = Pick<Schema['Mate'], 'id' | 'name'>;
 
 /** Nothing can be written in it: it is there to be read, or its lesson is over and the teacher wants it so. */
 const isToRead = (copy: Copy) => copy.way === 'read' || copy.locked;
+const lookEvery = 5_000;
 
 const writingFor = 4_000;
 const History = lazily(() => import('../kinds/History'));
@@ -174,9 +176,19 @@ function Slot({ copy, block, me, members: all }: { copy: Copy; block: Block; me:
   );
 }
 
+/** Whether it can only be read, and until when it can be written in. */
+function HowLong({ copy }: { copy: Copy }) {
+  const { closesAt } = copy;
+  if (closesAt !== null)
+    return (
+      <p className="text-soft">{copy.locked ? m.copy_closed() : m.copy_openUntil({ when: whenText(closesAt) })}</p>
+    );
+  return isToRead(copy) ? <p className="text-soft">{copy.locked ? m.copy_locked() : m.student_copy_toRead()}</p> : null;
+}
+
 /** A copy: all whose it is work in it at the same time. */
 export function CopyPage({
-  copy,
+  copy: shown,
   me,
   members,
   lang,
@@ -187,11 +199,13 @@ export function CopyPage({
   /** In which language texts are read out to somebody who cannot read yet. */
   lang?: string | undefined;
 }) {
+  const now = useServerNow(lookEvery);
+  const copy = shown.closesAt !== null && now >= shown.closesAt ? { ...shown, locked: true } : shown;
   const htmlOf = (block: Block) => copy.html.find((one) => one.block === block.id)?.html ?? '';
   return (
     <div className="space-y-6">
       <h1 className="text-2xl font-semibold wrap-anywhere">{copy.title}</h1>
-      {isToRead(copy) && <p className="text-soft">{copy.locked ? m.copy_locked() : m.student_copy_toRead()}</p>}
+      <HowLong copy={copy} />
       {copy.pages.map((page, i) => (
         <section key={page.id} className="space-y-6">
           {copy.pages.length > 1 && (
