@@ -44,7 +44,34 @@ final readonly class Lessons
 
     public function create(SchoolClass $class, MakeLesson $request, ?Lesson $from = null): Lesson
     {
-        return $this->transaction->run(function () use ($class, $request, $from): Lesson {
+        return $this->begin($class, $request, $from, function (Lesson $lesson) use ($request, $from): void {
+            if (null === $from) {
+                $grouping = $this->first->choose($lesson, $request->grouping);
+                $this->orders->arrange($lesson, $this->usual($lesson, $grouping));
+                $this->filler->begin($lesson, $grouping);
+            } else {
+                $lesson->begunFrom = $from;
+                $this->copier->begin($lesson, $from, $request->groups);
+            }
+        });
+    }
+
+    /**
+     * A lesson that somebody else plans: its running order, its rounds and their groups.
+     *
+     * @param callable(Lesson): void $plan
+     */
+    public function createWith(SchoolClass $class, MakeLesson $request, callable $plan): Lesson
+    {
+        return $this->begin($class, $request, null, $plan);
+    }
+
+    /**
+     * @param callable(Lesson): void $plan
+     */
+    private function begin(SchoolClass $class, MakeLesson $request, ?Lesson $from, callable $plan): Lesson
+    {
+        return $this->transaction->run(function () use ($class, $request, $from, $plan): Lesson {
             $now = $this->clock->now();
             $startsAt = null === $request->startsAt ? $now : self::moment($request->startsAt);
             $startsAt = null === $from || $from->class !== $class ? $startsAt : $this->free($class, $startsAt);
@@ -64,14 +91,7 @@ final readonly class Lessons
                 $class->currentLessonId ??= $lesson->id;
             }
             $this->em->flush();
-            if (null === $from) {
-                $grouping = $this->first->choose($lesson, $request->grouping);
-                $this->orders->arrange($lesson, $this->usual($lesson, $grouping));
-                $this->filler->begin($lesson, $grouping);
-            } else {
-                $lesson->begunFrom = $from;
-                $this->copier->begin($lesson, $from, $request->groups);
-            }
+            $plan($lesson);
             DoorsOpenHandler::schedule($this->tasks, $lesson);
 
             return $lesson;

@@ -505,6 +505,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/lessons/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Opens a lesson from a file for a class */
+        post: operations["lessonFileOpen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/passes": {
         parameters: {
             query?: never;
@@ -1366,6 +1383,23 @@ export interface paths {
         head?: never;
         /** Gives a group more or less time */
         patch: operations["debriefEditTurn"];
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Saves a lesson as one file: plan, groups as they are made, worksheets; no student is in it */
+        get: operations["lessonFileSave"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/staff/lessons/{id}/log": {
@@ -4124,9 +4158,16 @@ export interface components {
             remarks: boolean;
             until: number | null;
         };
+        OpenLessonFile: {
+            package: string;
+            startsAt?: number | null;
+        };
         OpenSignUp: {
             seats: number;
             minutes?: number | null;
+        };
+        OpenedLesson: {
+            id: string;
         };
         OrderedSegment: {
             kind: components["schemas"]["SegmentKind"];
@@ -5919,6 +5960,34 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    lessonFileOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenLessonFile"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedLesson"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     doorkeeperRenewPasses: {
         parameters: {
             query?: never;
@@ -7549,6 +7618,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DebriefView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    lessonFileSave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
                 };
             };
             "4XX": components["responses"]["Problem"];

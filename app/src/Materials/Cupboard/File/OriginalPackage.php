@@ -45,12 +45,20 @@ final readonly class OriginalPackage
     {
         $files = [$name => $text];
         foreach ($this->em->getRepository(Media::class)->findBy(['id' => $original->media()]) as $media) {
-            $files['media/'.$media->id.'.'.(self::ENDINGS[$media->type] ?? 'bin')] = $this->shelf->bytes(
+            $files['media/'.$media->id.'.'.self::ending($media)] = $this->shelf->bytes(
                 $media,
             );
         }
 
         return Zip::fromFiles($files);
+    }
+
+    /**
+     * @return string what the name of its file ends in, in an archive
+     */
+    public static function ending(Media $media): string
+    {
+        return self::ENDINGS[$media->type] ?? 'bin';
     }
 
     /**
