@@ -53,6 +53,14 @@ class SchoolClass
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
     public ?\DateTimeImmutable $strangersOutUntil = null;
 
+    /** The day on which everything of it goes; null: no end is set. */
+    #[ORM\Column(type: 'date_immutable', nullable: true)]
+    public ?\DateTimeImmutable $endsOn = null;
+
+    /** When its staff were told of it; milliseconds since 1970. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $endAnnouncedAt = null;
+
     /** New lessons have no worksheets, and none are missed. */
     #[ORM\Column(options: ['default' => false])]
     public bool $talkOnly = false;

@@ -61,6 +61,39 @@ final readonly class Tasks
     }
 
     /**
+     * Work about somebody who is erased is not done any more; other work does not name them.
+     *
+     * @param string                 $id    of a student
+     * @param list<string>           $names
+     * @param callable(mixed): mixed $clean takes them out of what a task holds
+     */
+    public function forgetAbout(string $id, array $names, callable $clean): void
+    {
+        foreach (['due_task', 'failed_task'] as $table) {
+            $this->db->executeStatement("DELETE FROM {$table} WHERE subject LIKE ? OR data::text LIKE ?", [
+                "%{$id}%",
+                "%{$id}%",
+            ]);
+            foreach ($names as $name) {
+                foreach (
+                    Row::all(
+                        $this->db->fetchAllAssociative(
+                            "SELECT id, data FROM {$table} WHERE strpos(lower(data::text), lower(?)) > 0",
+                            [$name],
+                        ),
+                    ) as $row
+                ) {
+                    $this->db->update(
+                        $table,
+                        ['data' => json_encode($clean($row->json('data')), \JSON_THROW_ON_ERROR)],
+                        ['id' => $row->text('id')],
+                    );
+                }
+            }
+        }
+    }
+
+    /**
      * Whether a task of this kind waits or is being done.
      */
     public function isThere(string $kind, string $subject): bool

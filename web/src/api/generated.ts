@@ -539,6 +539,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/privacy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shows until when a class's data is kept, and who has left it */
+        get: operations["erasureShow"];
+        /** Sets until when a class's data is kept */
+        put: operations["erasureKeep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/restore": {
         parameters: {
             query?: never;
@@ -2447,6 +2465,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/students/{id}/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Erases a student for good: answers, history, notes, pictures; in papers of others they become a former member */
+        post: operations["erasureErase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/students/{id}/everything": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Gives everything that is kept about one student in one file */
+        get: operations["studentExportEverything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/students/{id}/free": {
         parameters: {
             query?: never;
@@ -3589,6 +3641,9 @@ export interface components {
             /** @description The grouping this is about. */
             grouping?: string;
         };
+        EraseStudent: {
+            name: string;
+        };
         /** @enum {string} */
         EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched" | "calledOn" | "callAnswered" | "callPassed" | "turnBegun" | "shareOutDone" | "heldUp" | "putDown" | "questionAsked" | "galleryOpened" | "galleryClosed";
         /** @enum {string} */
@@ -3652,6 +3707,11 @@ export interface components {
         };
         ForgotPassword: {
             email: string;
+        };
+        FormerStudent: {
+            id: string;
+            name: string;
+            removedAt: number;
         };
         /** @enum {string} */
         FromGroups: "same" | "newPartners";
@@ -3872,6 +3932,9 @@ export interface components {
             student?: string | null;
             pass?: string | null;
             wait?: boolean;
+        };
+        KeepUntil: {
+            endsOn: string | null;
         };
         LessonHint: {
             /**
@@ -4259,6 +4322,12 @@ export interface components {
             seconds: number;
             text: string;
             dueAt: number | null;
+        };
+        PrivacyView: {
+            endsOn: string | null;
+            announcedAt: number | null;
+            earliest: string;
+            former: components["schemas"]["FormerStudent"][];
         };
         Problem: {
             type?: string;
@@ -6005,6 +6074,58 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    erasureShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrivacyView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    erasureKeep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepUntil"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrivacyView"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];
@@ -9357,6 +9478,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    erasureErase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EraseStudent"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    studentExportEverything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

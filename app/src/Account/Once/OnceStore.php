@@ -88,6 +88,22 @@ final readonly class OnceStore implements PurgesExpired
         ]);
     }
 
+    /**
+     * Answers that are kept to be given again are about somebody who is erased: they are not given again.
+     *
+     * @param list<string> $texts an id, names
+     */
+    public function forgetAbout(string $owner, array $texts): void
+    {
+        $this->db->executeStatement('DELETE FROM once_press WHERE owner = ?', [$owner]);
+        foreach ($texts as $text) {
+            $this->db->executeStatement('DELETE FROM once_press WHERE answer LIKE ? OR answer LIKE ?', [
+                '%'.addcslashes($text, '%_\\').'%',
+                '%'.addcslashes(trim(json_encode($text, \JSON_THROW_ON_ERROR), '"'), '%_\\').'%',
+            ]);
+        }
+    }
+
     public function forgetOld(): void
     {
         $this->db->executeStatement("DELETE FROM once_press WHERE at < now() - interval '1 day'");

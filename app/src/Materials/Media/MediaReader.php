@@ -91,6 +91,31 @@ final readonly class MediaReader
     }
 
     /**
+     * @param list<string> $ids
+     *
+     * @return array<string, list<string>> those among them that stand in no original and no copy, by digest
+     */
+    public function unusedAmong(array $ids): array
+    {
+        $found = [];
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT m.id, m.digest FROM media m WHERE m.id = ANY(?::uuid[]) AND NOT EXISTS (SELECT 1
+                        FROM original_media u WHERE u.media_id = m.id)
+                     AND NOT EXISTS (SELECT 1 FROM sheet_media u WHERE u.media_id = m.id) AND NOT EXISTS (SELECT 1
+                        FROM copy_media i WHERE i.media_id = m.id)',
+                    ['{'.implode(',', $ids).'}'],
+                ),
+            ) as $row
+        ) {
+            $found[$row->text('digest')][] = $row->text('id');
+        }
+
+        return $found;
+    }
+
+    /**
      * @param int $before milliseconds since 1970
      *
      * @return array<string, list<string>> ids by digest: put in before then, and now in no original and no copy

@@ -142,16 +142,36 @@ final readonly class MediaShelf implements PurgesExpired
                 }
             });
             // In a second step: bytes that are left behind do no harm, a row without bytes does.
-            $this->transaction->run(function () use ($digest): void {
-                $this->reader->hold($digest);
-                if (0 === $this->em->getRepository(Media::class)->count(['digest' => $digest])) {
-                    try {
-                        $this->store->drop($digest);
-                    } catch (FileAway) {
-                        return;
-                    }
+            $this->dropUnused($digest);
+        }
+    }
+
+    private function dropUnused(string $digest): void
+    {
+        $this->transaction->run(function () use ($digest): void {
+            $this->reader->hold($digest);
+            if (0 === $this->em->getRepository(Media::class)->count(['digest' => $digest])) {
+                try {
+                    $this->store->drop($digest);
+                } catch (FileAway) {
+                    return;
                 }
-            });
+            }
+        });
+    }
+
+    /**
+     * Pictures and recordings that nobody needs any more go at once, and their bytes after this change.
+     *
+     * @param list<string> $ids
+     */
+    public function forget(array $ids): void
+    {
+        foreach ($this->reader->unusedAmong($ids) as $digest => $unused) {
+            foreach ($this->em->getRepository(Media::class)->findBy(['id' => $unused]) as $media) {
+                $this->em->remove($media);
+            }
+            $this->transaction->afterCommit(fn () => $this->dropUnused($digest));
         }
     }
 

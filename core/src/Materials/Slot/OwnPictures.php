@@ -55,6 +55,27 @@ final readonly class OwnPictures extends Things
         return array_values(array_unique($pictures));
     }
 
+    /**
+     * @param string       $value as `read` gives it
+     * @param list<string> $media ids
+     *
+     * @return string the same without these pictures
+     */
+    public static function without(string $value, array $media): string
+    {
+        $things = json_decode($value, true, 4);
+
+        return \is_array($things)
+            ? self::written(
+                array_filter(
+                    self::things($value),
+                    static fn (mixed $thing): bool => !\is_array($thing)
+                        || !\in_array($thing['media'] ?? null, $media, true),
+                ),
+            )
+            : $value;
+    }
+
     protected function thing(string $id, mixed $thing, Block $block): array
     {
         if (!\is_array($thing)) {

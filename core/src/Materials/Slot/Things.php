@@ -140,7 +140,7 @@ abstract readonly class Things implements SlotKind
     /**
      * @param array<array-key, Thing> $things
      */
-    private static function written(array $things): string
+    protected static function written(array $things): string
     {
         if ([] === $things) {
             return '';

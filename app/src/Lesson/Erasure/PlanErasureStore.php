@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson\Erasure;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\Core\Roster\Erasure\FormerMember;
+
+/**
+ * Takes a student out of instructions, prepared messages and names of groups. By hand: only texts that name somebody
+ * are written.
+ */
+final readonly class PlanErasureStore
+{
+    private const TEXTS = [
+        ['segment', 'instructions', 'JOIN lesson l ON l.id = t.lesson_id'],
+        ['prepared_notice', 'text', 'JOIN round r ON r.id = t.round_id JOIN lesson l ON l.id = r.lesson_id'],
+        ['run_group', 'last_name', 'JOIN run u ON u.id = t.run_id JOIN lesson l ON l.id = u.lesson_id'],
+        ['run_group', 'name', 'JOIN run u ON u.id = t.run_id JOIN lesson l ON l.id = u.lesson_id'],
+    ];
+
+    public function __construct(private Connection $db)
+    {
+    }
+
+    public function forget(string $classId, FormerMember $student): void
+    {
+        foreach (self::TEXTS as [$table, $column, $join]) {
+            foreach (
+                Row::all(
+                    $this->db->fetchAllAssociative(
+                        "SELECT t.id, t.{$column} AS text FROM {$table} t {$join} WHERE l.class_id = ?",
+                        [$classId],
+                    ),
+                ) as $row
+            ) {
+                $clean = $student->text($row->text('text'));
+                if ($clean !== $row->text('text')) {
+                    $this->db->update($table, [$column => $clean], ['id' => $row->text('id')]);
+                }
+            }
+        }
+    }
+
+    public function forgetClass(string $classId): void
+    {
+        $this->db->executeStatement('DELETE FROM lesson WHERE class_id = ?', [$classId]);
+    }
+}
