@@ -39,6 +39,9 @@ const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((f
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
 const TermPage = lazy(() => import('./areas/record/term/TermPage').then((file) => ({ default: file.TermPage })));
 const TermLink = lazy(() => import('./areas/record/term/TermLink').then((file) => ({ default: file.TermLink })));
+const OpenLesson = lazy(() =>
+  import('./areas/materials/lessonFile/OpenLesson').then((file) => ({ default: file.OpenLesson })),
+);
 const LessonPage = lazy(() => import('./areas/record/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 const probeEvery = 2_000;
@@ -92,6 +95,7 @@ function Inside() {
                 <>
                   <TermLink classId={classId} />
                   <ClassLessons classId={classId} hasStudents={hasStudents} />
+                  <OpenLesson classId={classId} />
                 </>
               )}
             />

@@ -142,6 +142,13 @@ export function LessonForm({ lesson }: { lesson: Lesson }) {
           {m.order_asTemplate()}
         </Button>
       )}
+      <a
+        className="block min-h-6 text-sm underline decoration-line underline-offset-4 hover:decoration-ink"
+        href={`/api/staff/lessons/${lesson.id}/file`}
+        download
+      >
+        {m.lessonFile_save()}
+      </a>
       <Button look="quiet" className="-ms-2 block text-sm" onClick={() => away.mutate()} busy={away.isPending}>
         {m.order_deleteLesson()}
       </Button>

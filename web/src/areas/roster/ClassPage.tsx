@@ -15,6 +15,7 @@ import * as m from '#messages';
 import { EditText } from './EditText';
 import { BringIn } from './list/BringIn';
 import { DoorBox } from './door/DoorBox';
+import { PrivacySheet } from './privacy/PrivacySheet';
 import { RuleList } from './RuleList';
 import { SeatingPlan } from './SeatingPlan';
 import { StaffList } from './StaffList';
@@ -111,6 +112,7 @@ function useClassMutations(data: Schema['ClassView']) {
 }
 
 function ClassActions({ data }: { data: Schema['ClassView'] }) {
+  const [isPrivate, setPrivate] = useState(false);
   const { copy, archive, away } = useClassMutations(data);
   const formats = [
     ['csv', m.roster_exportCsv()],
@@ -135,6 +137,9 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
         ))}
       </p>
       <div className="-ms-2 flex flex-col items-start">
+        <Button look="quiet" onClick={() => setPrivate(true)}>
+          {m.privacy_title()}
+        </Button>
         <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
           {m.roster_copyClass()}
         </Button>
@@ -145,6 +150,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
           {m.roster_deleteClass()}
         </Button>
       </div>
+      <PrivacySheet data={data} open={isPrivate} onClose={() => setPrivate(false)} />
     </section>
   );
 }

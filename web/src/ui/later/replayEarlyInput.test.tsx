@@ -45,6 +45,14 @@ it('takes what was typed for typed and presses what was pressed, once', () => {
   expect(hear.click).not.toHaveBeenCalled();
 });
 
+it('tells of a file that was chosen, which nobody but the user can put in', () => {
+  const chosen = vi.fn();
+  const { getByLabelText } = render(<input type="file" aria-label="File" onChange={chosen} />);
+  window.early = { at: 0, answers: {}, typed: new Map([[getByLabelText('File'), 'C:\\fakepath\\list.csv']]) };
+  replayEarlyInput();
+  expect(chosen).toHaveBeenCalledTimes(1);
+});
+
 it('presses a key once, with what was held down', () => {
   const heard: string[] = [];
   const hear = (event: KeyboardEvent) => heard.push(`${event.ctrlKey ? 'Ctrl ' : ''}${event.key}`);

@@ -18,6 +18,11 @@ export function replayEarlyInput(): void {
   for (const [kind, listener] of Object.entries(hear ?? {})) window.removeEventListener(kind, listener, true);
   for (const [field, text] of typed ?? []) {
     if (!(field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) || !field.isConnected) continue;
+    // Nobody but the user may put a file in: it is there still, and is only told of.
+    if (field.type === 'file') {
+      field.dispatchEvent(new Event('change', { bubbles: true }));
+      continue;
+    }
     // React may have reset the text, or kept it without knowing of it.
     field.value = field.defaultValue;
     type(field, text);
