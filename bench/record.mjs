@@ -107,10 +107,10 @@ const frames = await page.evaluate(
       const frame = (now) => {
         took.push(now - last);
         last = now;
-        if (now - from < ms) requestAnimationFrame(frame);
+        if (now - from < ms) globalThis.requestAnimationFrame(frame);
         else done(took.slice(2));
       };
-      requestAnimationFrame(frame);
+      globalThis.requestAnimationFrame(frame);
     }),
   30_000,
 );

@@ -154,7 +154,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await t.getByRole('button', { name: `Open ${group}’s copy` }).click();
     await t.getByRole('button', { name: 'Add margin note' }).first().click();
     await t.getByRole('textbox', { name: 'Add margin note' }).fill('Say how you know.');
-    await t.getByRole('button', { name: 'Post' }).click();
+    await t.getByRole('button', { name: 'Post', exact: true }).click();
     const { page } = of('Fay');
     await expect(page.getByText('Say how you know.')).toBeVisible();
     await page.getByRole('button', { name: 'Answer', exact: true }).click();

@@ -30,7 +30,11 @@ await server.close();
 // Every page preloads what it needs. The files of a lesson's and of a class's page are listed in attributes, and
 // index.html preloads them when one is opened.
 const assets = readdirSync(join(dist, 'assets'));
-const chunk = (name) => assets.find((file) => new RegExp(`^${name}-[^.]*\\.js$`).test(file));
+function chunk(name) {
+  const [found, other] = assets.filter((file) => new RegExp(`^${name}-[^.]*\\.js$`).test(file));
+  if (other !== undefined) throw new Error(`${name}: two files of the pages have this name.`);
+  return found;
+}
 /** A chunk and everything it imports. */
 function needed(first, seen = new Set()) {
   if (seen.has(first)) return seen;

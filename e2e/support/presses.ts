@@ -1,3 +1,4 @@
+// Counts presses: what a teacher has to press for something is part of what a test says.
 import type { Page } from '@playwright/test';
 
 const counted = new WeakMap<Page, { presses: number }>();

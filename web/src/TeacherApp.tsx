@@ -34,13 +34,16 @@ const CupboardPage = lazy(() =>
 const OriginalPage = lazy(() =>
   import('./areas/materials/cupboard/CupboardPage').then((file) => ({ default: file.OriginalPage })),
 );
-const WallPage = lazy(() => import('./areas/debrief/wall/ClassPage').then((file) => ({ default: file.WallPage })));
+const WallPage = lazy(() => import('./areas/debrief/wall/DebriefWall').then((file) => ({ default: file.WallPage })));
 const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
 const TermPage = lazy(() => import('./areas/record/term/TermPage').then((file) => ({ default: file.TermPage })));
 const TermLink = lazy(() => import('./areas/record/term/TermLink').then((file) => ({ default: file.TermLink })));
 const OpenLesson = lazy(() =>
   import('./areas/materials/lessonFile/OpenLesson').then((file) => ({ default: file.OpenLesson })),
+);
+const OpenClass = lazy(() =>
+  import('./areas/record/classFile/OpenClass').then((file) => ({ default: file.OpenClass })),
 );
 const LessonPage = lazy(() => import('./areas/record/LessonPage').then((file) => ({ default: file.LessonPage })));
 
@@ -86,7 +89,7 @@ function Inside() {
   return (
     <SignedIn>
       <Routes>
-        <Route path="/" element={<ClassesPage today={<Today />} />} />
+        <Route path="/" element={<ClassesPage today={<Today />} more={<OpenClass />} />} />
         <Route
           path="/classes/:id"
           element={

@@ -134,10 +134,13 @@ final readonly class UsageReader implements GroupingUsage
                           JOIN run_seat rs ON rs.run_group_id = rg.id WHERE rg.run_id = u.id GROUP BY rg.position
                     ) x), '[]') AS groups,
                     COALESCE((SELECT jsonb_agg(jsonb_build_array(rs.student_id, rs.role)) FROM run_seat rs
-                      WHERE rs.run_id = u.id AND rs.role <> ''), '[]') AS roles
+                      WHERE rs.run_id = u.id AND rs.role <> ''), '[]') AS roles, u.id
              FROM run u JOIN grouping g ON g.id = u.grouping_id JOIN lesson l ON l.id = u.lesson_id
-             WHERE l.class_id = ? AND NOT u.taken_back ORDER BY u.out_at DESC, u.id DESC LIMIT ".self::HISTORY,
-                [$classId],
+             WHERE l.class_id = ? AND NOT u.taken_back
+             UNION ALL SELECT e.at, e.name, e.lesson, e.groups_then, e.roles_then, e.id FROM earlier_groups e
+               WHERE e.class_id = ?
+             ORDER BY at DESC, id DESC LIMIT ".self::HISTORY,
+                [$classId, $classId],
             ),
         );
 

@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Materials\HandOut\GroupProgress;
 use FreshHuddle\App\Materials\HandOut\Progress;
 use FreshHuddle\App\Record\Exception\RecordRefused;
+use FreshHuddle\App\Record\Kept\KeptRecords;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Record\Fact\RunFact;
@@ -34,6 +35,7 @@ final readonly class FactsReader
         private Progress $progress,
         private RunReader $floors,
         private ClassReader $classes,
+        private KeptRecords $kept,
     ) {
     }
 
@@ -44,6 +46,10 @@ final readonly class FactsReader
     {
         if (null === $lesson->begunAt) {
             throw RecordRefused::missing('record.not_begun');
+        }
+        $kept = $this->kept->facts($lesson->id);
+        if (null !== $kept) {
+            return $kept;
         }
         $end = max($lesson->begunAt, $lesson->endedAt ?? $this->clock->ms());
         $events = $this->events->read($lesson->id, $end);

@@ -87,6 +87,55 @@ final readonly class Roster
         return $class;
     }
 
+    /**
+     * A class that moves in from elsewhere, with all who are and were in it.
+     *
+     * @param list<MovedStudent> $students
+     *
+     * @return array{SchoolClass, array<string, Student>} the class, and its students by the ids they had
+     *
+     * @throws RosterRefused if two have the same name, or one has none
+     */
+    public function moveIn(Teacher $teacher, string $name, array $students): array
+    {
+        return $this->transaction->run(function () use ($teacher, $name, $students): array {
+            $class = $this->create($teacher, $name, '');
+            $moved = $known = [];
+            foreach ($students as $i => $one) {
+                try {
+                    $called = StudentName::fromText($one->name);
+                } catch (UnusableName $e) {
+                    throw RosterRefused::because($e->says, "students[{$i}].name");
+                }
+                if (!$one->former && isset($known[$called->folded()])) {
+                    throw RosterRefused::unusable('roster.name_taken', "students[{$i}].name", ['name' => $one->name]);
+                }
+                if (isset($moved[$one->id])) {
+                    throw RosterRefused::unusable('roster.each_student_once', "students[{$i}].id");
+                }
+                $student = new Student(Uuid::v7()->toRfc4122(), $class, $called->value, $i + 1);
+                $this->write(
+                    $student,
+                    new EditStudent(
+                        table: $one->table,
+                        schoolId: $one->schoolId,
+                        attributes: $one->attributes,
+                        tags: $one->tags,
+                        email: $one->email,
+                    ),
+                );
+                $student->removedAt = $one->former ? $this->clock->now() : null;
+                $this->em->persist($student);
+                $moved[$one->id] = $student;
+                if (!$one->former) {
+                    $known[$called->folded()] = true;
+                }
+            }
+
+            return [$class, $moved];
+        });
+    }
+
     public function rename(SchoolClass $class, string $name): void
     {
         $class->name = $this->className($name);

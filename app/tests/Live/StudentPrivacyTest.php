@@ -97,6 +97,8 @@ final class StudentPrivacyTest extends AppTestCase
                         '{what}' => 'slips',
                         '{media}' => $id,
                         '{note}' => $id,
+                        '{group}' => $id,
+                        '{at}' => '1',
                         '{seq}' => '1',
                         '{doorWord}' => $this->lesson->text('doorWord'),
                     ]);

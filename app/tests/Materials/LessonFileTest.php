@@ -122,7 +122,7 @@ final class LessonFileTest extends AppTestCase
     public function test_what_is_no_lesson_file_is_refused_in_one_line(): void
     {
         $class = $this->lesson->text('classId');
-        $files = ['', 'no zip at all', Zip::fromFiles(['other.json' => '{}']), Zip::fromFiles(['lesson.json' => '[]'])];
+        $files = ['', 'no zip at all', Zip::fromFiles(['other.json' => '{}']), Zip::fromFiles(['plan.json' => '[]'])];
         foreach ($files as $bytes) {
             self::assertSame('package', $this->open($class, $bytes)->is(422)->text('errors.0.field'));
         }
@@ -172,7 +172,7 @@ final class LessonFileTest extends AppTestCase
         for ($try = 0; $try < self::SENT; ++$try) {
             $before = $this->kept();
             $sent = Mutations::json($plan, $chance, 1);
-            $answer = $this->open($class, Zip::fromFiles(['lesson.json' => $sent]));
+            $answer = $this->open($class, Zip::fromFiles(['plan.json' => $sent]));
             self::assertContains($answer->status, [200, 422], $answer->raw);
             if (422 === $answer->status) {
                 self::assertSame($before, $this->kept(), $sent);
@@ -184,7 +184,7 @@ final class LessonFileTest extends AppTestCase
         self::assertGreaterThan(0, $opened);
         $before = $this->kept();
         $sent = str_replace('"id": "second"', '"id": ""', $plan);
-        $this->open($class, Zip::fromFiles(['lesson.json' => $sent]))->is(422);
+        $this->open($class, Zip::fromFiles(['plan.json' => $sent]))->is(422);
         self::assertSame($before, $this->kept(), 'the first worksheet was fine, and is not kept');
     }
 
@@ -228,7 +228,7 @@ final class LessonFileTest extends AppTestCase
 
     private static function plan(string $file): string
     {
-        return (string) Zip::open($file, 1_000_000)->file('lesson.json');
+        return (string) Zip::open($file, 1_000_000)->file('plan.json');
     }
 
     private function open(string $class, string $bytes): Json

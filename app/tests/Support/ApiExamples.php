@@ -140,6 +140,7 @@ final class ApiExamples
                 'what' => 'balance',
                 'file' => base64_encode("Name\nAda"),
                 'zone' => 'Europe/Berlin',
+                'endsOn' => '2099-07-31',
                 'digest' => str_repeat('0', 32),
                 'email' => 'ines@larkmouth.example',
                 default => 'Student A',

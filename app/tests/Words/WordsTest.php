@@ -16,8 +16,8 @@ use Symfony\Component\Yaml\Yaml;
 final class WordsTest extends TestCase
 {
     /** Only asked for under a name that is put together. */
-    private const PUT_TOGETHER = '/^(grouping|roster|debrief|record)\.export\.|^lists\.|^mail\.(password|invitation)\.'
-        .'|^ready\.(mend|export|letter|set_up\.count)\./';
+    private const PUT_TOGETHER = '/^(grouping|roster|debrief|record)\.export\.|^lists\.'
+        .'|^mail\.(password|invitation|class_ends)\.|^debrief\.paper\.|^record\.(paper|term)\.|^ready\.(mend|export|letter|set_up\.count)\./';
 
     #[DataProvider('sentences')]
     public function test_what_the_computation_says_is_said_as_a_teacher_would(

@@ -177,6 +177,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Has a class move in from a file */
+        post: operations["classFileOpen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/new/import/preview": {
         parameters: {
             query?: never;
@@ -413,6 +430,23 @@ export interface paths {
         put?: never;
         /** Tries failed work again */
         post: operations["failedTryAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Saves a class as one file, for moving house: names, rules, history, records */
+        get: operations["classFileSave"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2474,7 +2508,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Erases a student for good: answers, history, notes, pictures; in papers of others they become a former member */
+        /** Erases a student for good; in papers of others they become a former member */
         post: operations["erasureErase"];
         delete?: never;
         options?: never;
@@ -4213,6 +4247,9 @@ export interface components {
             roles?: components["schemas"]["SeatRole"][];
             tasks?: components["schemas"]["SeatTask"][];
         };
+        OpenClassFile: {
+            package: string;
+        };
         OpenGallery: {
             remarks?: boolean;
             until?: number | null;
@@ -4228,6 +4265,9 @@ export interface components {
         OpenSignUp: {
             seats: number;
             minutes?: number | null;
+        };
+        OpenedClass: {
+            id: string;
         };
         OpenedLesson: {
             id: string;
@@ -5427,6 +5467,32 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    classFileOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenClassFile"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedClass"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     classPreviewNew: {
         parameters: {
             query?: never;
@@ -5866,6 +5932,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    classFileSave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

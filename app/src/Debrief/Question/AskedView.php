@@ -15,7 +15,11 @@ final readonly class AskedView
      * @param list<string> $missing  who is here and has not answered, by id
      * @param bool         $isExit   it is an exit question, too
      */
-    public function __construct(public QuestionView $question, public bool $shown, public array $missing, public bool $isExit)
-    {
+    public function __construct(
+        public QuestionView $question,
+        public bool $shown,
+        public array $missing,
+        public bool $isExit,
+    ) {
     }
 }

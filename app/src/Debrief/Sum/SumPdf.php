@@ -101,7 +101,8 @@ final readonly class SumPdf
             .of { color: #555c6c; font-size: 9pt; }
             table { width: 186mm; border-collapse: collapse; }
             .head { margin-bottom: 2mm; }
-            .question td { vertical-align: top; padding: 0.8mm 1mm; border-bottom: 0.15mm solid #d0d0c8; line-height: 1.15; }
+            .question td { vertical-align: top; padding: 0.8mm 1mm; border-bottom: 0.15mm solid #d0d0c8;
+                line-height: 1.15; }
             .count { width: 8mm; text-align: right; } .who { width: 62mm; color: #555c6c; font-size: 9pt; }
             .bar { height: 1mm; background: #1c2333; }';
     }

@@ -80,7 +80,14 @@ final readonly class Regroup
         array $names,
     ): Grouping {
         $tables = \count($names);
-        $grouping = $this->inThisWay($class, $name, $tables > 0 && self::isByHand($settings) ? self::withNewPartners($settings, $tables) : $settings, $numbers, $tables, []);
+        $grouping = $this->inThisWay(
+            $class,
+            $name,
+            $tables > 0 && self::isByHand($settings) ? self::withNewPartners($settings, $tables) : $settings,
+            $numbers,
+            $tables,
+            [],
+        );
         $step = $this->floors->steps($grouping->id)['step'];
         foreach ($this->floors->now($grouping->id)->groups as $i => $group) {
             $name = trim($names[$i] ?? '');

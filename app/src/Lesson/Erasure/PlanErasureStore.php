@@ -27,6 +27,7 @@ final readonly class PlanErasureStore
 
     public function forget(string $classId, FormerMember $student): void
     {
+        $this->history($classId, $student);
         foreach (self::TEXTS as [$table, $column, $join]) {
             foreach (
                 Row::all(
@@ -41,6 +42,34 @@ final readonly class PlanErasureStore
                     $this->db->update($table, [$column => $clean], ['id' => $row->text('id')]);
                 }
             }
+        }
+    }
+
+    /**
+     * Groups from before the class came here.
+     */
+    private function history(string $classId, FormerMember $student): void
+    {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT id, groups_then, roles_then FROM earlier_groups WHERE class_id = ?',
+                    [$classId],
+                ),
+            ) as $row
+        ) {
+            $roles = array_filter(
+                $row->json('roles_then'),
+                static fn (mixed $role): bool => !\is_array($role) || ($role[0] ?? null) !== $student->id,
+            );
+            $this->db->update(
+                'earlier_groups',
+                [
+                    'groups_then' => json_encode($student->without($row->json('groups_then')), \JSON_THROW_ON_ERROR),
+                    'roles_then' => json_encode(array_values($roles), \JSON_THROW_ON_ERROR),
+                ],
+                ['id' => $row->text('id')],
+            );
         }
     }
 

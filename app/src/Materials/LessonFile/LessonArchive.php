@@ -9,12 +9,12 @@ use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 
 /**
- * The archive a lesson comes in: `lesson.json`, and `media/ID.png` and the like.
+ * The archive a lesson comes in: `plan.json`, and `media/ID.png` and the like.
  */
 final readonly class LessonArchive
 {
     public const MOST_BYTES = 30_000_000;
-    public const PLAN = 'lesson.json';
+    public const PLAN = 'plan.json';
     private const MOST_PLAN = 4_000_000;
 
     /**

@@ -86,7 +86,8 @@ final readonly class LessonFileImporter
         $kept = $ids = [];
         foreach ($plan->originals as $save) {
             $media = [];
-            foreach (array_intersect_key($archive->media, array_flip($this->cupboard->mediaIn($save))) as $id => $file) {
+            $shown = array_flip($this->cupboard->mediaIn($save));
+            foreach (array_intersect_key($archive->media, $shown) as $id => $file) {
                 $media[$id] = $kept[$id] ??= $this->shelf->putBytes($teacher, $archive->bytes($file))->id;
             }
             $ids[] = $this->cupboard->add($teacher, $save, $media)->id;

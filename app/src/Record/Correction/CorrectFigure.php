@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Record\Correction;
 
+use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\Core\Record\Correction\Figure;
-use Symfony\Component\Validator\Constraints as Assert;
 
 /**
  * The body of a request: corrects a figure of a student, or takes the computed one again.
@@ -16,7 +16,7 @@ final readonly class CorrectFigure
      * @param int|null $value null: what was computed counts again
      */
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public string $student,
         public Figure $figure,
         public ?int $value,

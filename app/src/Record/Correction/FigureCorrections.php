@@ -47,6 +47,35 @@ final readonly class FigureCorrections
     }
 
     /**
+     * Those that came with a lesson of a class that has moved in; whoever opened it answers for them.
+     *
+     * @param array<string, Student> $students
+     * @param list<Correction>       $corrections
+     */
+    public function moveIn(Lesson $lesson, Teacher $teacher, array $students, array $corrections): void
+    {
+        $known = [];
+        foreach ($students as $student) {
+            $known[$student->id] = $student;
+        }
+        $kept = [];
+        foreach ($corrections as $one) {
+            if (isset($known[$one->student])) {
+                $kept[$one->student.$one->figure->value] = new FigureCorrection(
+                    $lesson,
+                    $known[$one->student],
+                    $one->figure,
+                    $one->value,
+                    $teacher,
+                    $one->at,
+                );
+            }
+        }
+        array_map($this->em->persist(...), $kept);
+        $this->em->flush();
+    }
+
+    /**
      * @throws RecordRefused if no such student is in the class, or no such figure can be
      */
     public function correct(Lesson $lesson, Teacher $teacher, CorrectFigure $request): void

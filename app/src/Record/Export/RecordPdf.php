@@ -217,7 +217,7 @@ final readonly class RecordPdf
     /**
      * @param list<GroupFigures> $groups
      *
-     * @return array{int<1, max>, float} how many stand beside one another; how high the line of a member is, millimetres
+     * @return array{int<1, max>, float} how many stand beside one another; how high a line is, millimetres
      */
     private static function fit(array $groups): array
     {
@@ -268,7 +268,8 @@ final readonly class RecordPdf
     {
         $width = 285 / $across - 4 - 5;
 
-        return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 9pt; }
+        return '@page { margin: 10mm 10mm 8mm; }
+            body { margin: 0; color: #1c2333; font-family: {text}; font-size: 9pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; } '.
             Heading::STYLE.
             '.says { font-size: 10pt; line-height: 1.25; padding-top: 1mm; }
@@ -287,8 +288,10 @@ final readonly class RecordPdf
             .groups { width: 285mm; margin-left: -4mm; border-collapse: separate; border-spacing: 4mm 3mm;
                 table-layout: fixed; }
             .cell { border: 0.5mm solid; padding: 1.5mm 2mm; vertical-align: top; } .none { border: 0; }
-            .slab td { padding: 0; vertical-align: middle; } .sign { width: 6mm; } .sign img { width: 4.5mm; height: 4.5mm; }
-            .group { font-size: 11pt; line-height: 1.05; } .facts { font-size: 8.5pt; color: #555c6c; margin: 0.8mm 0; line-height: 1.2; }
+            .slab td { padding: 0; vertical-align: middle; }
+            .sign { width: 6mm; } .sign img { width: 4.5mm; height: 4.5mm; }
+            .group { font-size: 11pt; line-height: 1.05; }
+            .facts { font-size: 8.5pt; color: #555c6c; margin: 0.8mm 0; line-height: 1.2; }
             .progress { width: '.($width - 1).'mm; height: 11mm; }
             .writers { width: '.$width.'mm; margin-top: 1mm; border-collapse: collapse; font-size: '.$member * 1.57.'pt; }
             .writers td { padding: 0; height: '.$member.'mm; line-height: 1; vertical-align: middle; }

@@ -22,7 +22,13 @@ final class RecordPicture
     private const LINE = '#b9bcc4';
     private const ELSEWHERE = '#8a4b00';
     /** Where on a strip of 10 each kind is drawn: from, height. */
-    private const HEIGHTS = ['main' => [2.5, 5], 'group' => [0, 10], 'sideRoom' => [0, 10], 'elsewhere' => [7, 3], 'away' => [9.6, 0.4]];
+    private const HEIGHTS = [
+        'main' => [2.5, 5],
+        'group' => [0, 10],
+        'sideRoom' => [0, 10],
+        'elsewhere' => [7, 3],
+        'away' => [9.6, 0.4],
+    ];
 
     /**
      * Where a student was, on the time of the lesson; darkest where they wrote.
@@ -34,10 +40,12 @@ final class RecordPicture
         foreach ($record->groups as $group) {
             $marks[$group->group] = $group->mark;
         }
-        $at = static fn (int $moment): float => 1_000 * ($moment - $facts->begunAt) / max(1, $facts->endedAt - $facts->begunAt);
+        $length = max(1, $facts->endedAt - $facts->begunAt);
+        $at = static fn (int $moment): float => 1_000 * ($moment - $facts->begunAt) / $length;
         $svg = '';
         foreach ($student->strip as $span) {
-            $svg .= self::span($span->kind->value, $at($span->from), $at($span->to), $marks[$span->group ?? ''] ?? null);
+            $mark = $marks[$span->group ?? ''] ?? null;
+            $svg .= self::span($span->kind->value, $at($span->from), $at($span->to), $mark);
         }
         $wrote = [];
         foreach ($facts->writing as $one) {

@@ -137,7 +137,8 @@ final readonly class TermPdf
     {
         $cell = min(7.5, (self::ROOM - self::ABOVE) / $count, (277 - self::NAMES) / $count);
 
-        return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 9pt; }
+        return '@page { margin: 10mm 10mm 8mm; }
+            body { margin: 0; color: #1c2333; font-family: {text}; font-size: 9pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; } '.
             Heading::STYLE.
             '.pairs { margin-top: 3mm; border-collapse: collapse; font-size: '.
@@ -153,7 +154,8 @@ final readonly class TermPdf
             'mm; text-align: left; border: 0; white-space: nowrap; overflow: hidden; }
             .pairs .no { border: 0; color: #555c6c; } .pairs .self { background: #e4e2da; }
             .counts { width: 277mm; margin-top: 3mm; border-collapse: collapse; }
-            .counts th { text-align: left; padding: 0.5mm 2mm; border-bottom: 0.5mm solid #1c2333; font-weight: normal; }
+            .counts th { text-align: left; padding: 0.5mm 2mm; border-bottom: 0.5mm solid #1c2333;
+                font-weight: normal; }
             .counts td { padding: 0.4mm 2mm; border-bottom: 0.15mm solid #d0d0c8; line-height: 1.15; }';
     }
 }

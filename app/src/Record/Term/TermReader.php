@@ -10,6 +10,7 @@ use FreshHuddle\App\Debrief\Calling\CallState;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
 use FreshHuddle\App\Record\EventReader;
+use FreshHuddle\App\Record\Kept\KeptRecords;
 use FreshHuddle\App\Record\RunFactReader;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Place;
@@ -28,6 +29,7 @@ final readonly class TermReader
         private GroupingUsage $usage,
         private EventReader $events,
         private RunFactReader $runs,
+        private KeptRecords $kept,
     ) {
     }
 
@@ -56,17 +58,21 @@ final readonly class TermReader
         [$expected, $arrived] = $this->presence(array_keys($ends));
         $called = $this->called(array_keys($ends));
 
+        $kept = $this->kept->among(array_keys($ends));
+
         return array_map(
-            static fn (Row $row): TermLesson => new TermLesson(
-                $row->text('id'),
-                $row->text('title'),
-                $row->int('begun_at'),
-                $expected[$row->text('id')] ?? [],
-                $arrived[$row->text('id')] ?? [],
-                $called[$row->text('id')] ?? [],
-                $runs[$row->text('id')],
-                $events[$row->text('id')]->visits,
-            ),
+            static fn (Row $row): TermLesson => isset($kept[$row->text('id')])
+                ? TermLesson::fromFacts($row->text('id'), $row->text('title'), $kept[$row->text('id')])
+                : new TermLesson(
+                    $row->text('id'),
+                    $row->text('title'),
+                    $row->int('begun_at'),
+                    $expected[$row->text('id')] ?? [],
+                    $arrived[$row->text('id')] ?? [],
+                    $called[$row->text('id')] ?? [],
+                    $runs[$row->text('id')],
+                    $events[$row->text('id')]->visits,
+                ),
             $rows,
         );
     }

@@ -25,7 +25,7 @@ final readonly class ErasureController
     ) {
     }
 
-    /** Erases a student for good: answers, history, notes, pictures; in papers of others they become a former member. */
+    /** Erases a student for good; in papers of others they become a former member. */
     #[Route('/students/{id}/erase', methods: ['POST'])]
     public function erase(#[CurrentUser] Teacher $teacher, string $id, #[Body] EraseStudent $request): void
     {

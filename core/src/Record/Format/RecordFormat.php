@@ -6,6 +6,7 @@ namespace FreshHuddle\Core\Record\Format;
 
 use FreshHuddle\Core\Record\Contribution;
 use FreshHuddle\Core\Record\Correction\Corrections;
+use FreshHuddle\Core\Record\Facts;
 use FreshHuddle\Core\Record\GroupFigures;
 use FreshHuddle\Core\Record\LessonRecord;
 use FreshHuddle\Core\Record\Points\PointsRule;
@@ -41,18 +42,7 @@ final readonly class RecordFormat
             'class' => $class,
             'begunAt' => $facts->begunAt,
             'endedAt' => $facts->endedAt,
-            'facts' => [
-                'segments' => $facts->segments,
-                'runs' => $facts->runs,
-                'students' => $facts->students,
-                'signs' => $facts->signs,
-                'calls' => $facts->calls,
-                'visits' => $facts->visits,
-                'calledOn' => $facts->calledOn,
-                'writing' => $facts->writing,
-                'progress' => $facts->progress,
-                'exits' => $facts->exits,
-            ],
+            'facts' => self::facts($facts),
             'figures' => [
                 'students' => array_map(self::student(...), $record->students),
                 'groups' => array_map(self::group(...), $record->groups),
@@ -63,6 +53,25 @@ final readonly class RecordFormat
             ],
             'corrections' => $corrections->all,
             'pointsRule' => $rule->parts,
+        ];
+    }
+
+    /**
+     * @return array<string, list<object>>
+     */
+    public static function facts(Facts $facts): array
+    {
+        return [
+            'segments' => $facts->segments,
+            'runs' => $facts->runs,
+            'students' => $facts->students,
+            'signs' => $facts->signs,
+            'calls' => $facts->calls,
+            'visits' => $facts->visits,
+            'calledOn' => $facts->calledOn,
+            'writing' => $facts->writing,
+            'progress' => $facts->progress,
+            'exits' => $facts->exits,
         ];
     }
 

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Record\Term;
 
+use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Record\Fact\RunFact;
+use FreshHuddle\Core\Record\Fact\StudentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
+use FreshHuddle\Core\Record\Facts;
 
 /**
  * What counts of a lesson over the term.
@@ -30,5 +33,32 @@ final readonly class TermLesson
         public array $runs,
         public array $visits,
     ) {
+    }
+
+    public static function fromFacts(string $id, string $title, Facts $facts): self
+    {
+        $called = [];
+        foreach ($facts->calledOn as $one) {
+            if (!$one->passed) {
+                $called[$one->student] = ($called[$one->student] ?? 0) + 1;
+            }
+        }
+        $arrived = [];
+        foreach ($facts->signs as $sign) {
+            if (Place::Lost !== $sign->place && Place::Excused !== $sign->place) {
+                $arrived[$sign->student] = true;
+            }
+        }
+
+        return new self(
+            $id,
+            $title,
+            $facts->begunAt,
+            array_map(static fn (StudentFact $one): string => $one->id, $facts->students),
+            array_map(strval(...), array_keys($arrived)),
+            $called,
+            $facts->runs,
+            $facts->visits,
+        );
     }
 }

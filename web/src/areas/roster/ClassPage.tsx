@@ -136,6 +136,15 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
           </Fragment>
         ))}
       </p>
+      <p>
+        <a
+          className="inline-block min-h-6 underline decoration-line underline-offset-4 hover:decoration-ink"
+          href={`/api/staff/classes/${data.id}/file`}
+          download
+        >
+          {m.lessonFile_saveClass()}
+        </a>
+      </p>
       <div className="-ms-2 flex flex-col items-start">
         <Button look="quiet" onClick={() => setPrivate(true)}>
           {m.privacy_title()}

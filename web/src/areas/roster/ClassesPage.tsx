@@ -58,8 +58,11 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
   );
 }
 
-/** @param today what is on today, from the area that knows of lessons */
-export function ClassesPage({ today }: { today: ReactNode }) {
+/**
+ * @param props.today what is on today, from the area that knows of lessons
+ * @param props.more what else can be done, from areas that come later
+ */
+export function ClassesPage({ today, more }: { today: ReactNode; more: ReactNode }) {
   const [making, setMaking] = useState(false);
   const [wanted, setWanted] = useState(false);
   const classes = useQuery(classesQuery);
@@ -110,6 +113,7 @@ export function ClassesPage({ today }: { today: ReactNode }) {
             {m.deleted_title()}
           </Link>
         </p>
+        <Suspense>{more}</Suspense>
         <Suspense>{wanted && <MakeClass open={making} onClose={() => setMaking(false)} />}</Suspense>
       </main>
     </Page>

@@ -1,3 +1,4 @@
+// A class over the term, as the server has it.
 import { useQuery } from '@tanstack/react-query';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
 

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Record\ClassFile;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/**
+ * The body of a request: a class moves in from a file.
+ */
+final readonly class OpenClassFile
+{
+    /**
+     * @param string $package the bytes of the file, in base64
+     */
+    public function __construct(
+        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.package_at_most_30_mb')]
+        public string $package,
+    ) {
+    }
+}
