@@ -47,9 +47,6 @@ await shot(teacher, 'classes');
 await teacher.getByRole('link', { name: /Class list of 9G/ }).click();
 await teacher.getByRole('heading', { name: '9G Geography' }).waitFor();
 await shot(teacher, 'class-list');
-await teacher.getByRole('tab', { name: 'Seating plan' }).click();
-await shot(teacher, 'seating-plan');
-await teacher.getByRole('tab', { name: 'List', exact: true }).click();
 await teacher.getByRole('button', { name: 'Import list' }).click();
 await teacher
   .getByLabel('Paste here')
@@ -217,6 +214,33 @@ await going({ kind: 'end' });
 await teacher.goto(`/lessons/${lesson.id}`);
 await teacher.getByRole('heading', { name: 'Where everyone was' }).waitFor();
 await shot(teacher, 'record');
+
+// Six more lessons of the same class, so that there is a term to be seen.
+const press = async (path, data) => {
+  const answer = await teacher.request.post(path, { data, headers: { 'Idempotency-Key': crypto.randomUUID() } });
+  return answer.status() === 204 ? null : answer.json();
+};
+for (let n = 0; n < 6; n++) {
+  const held = await press(`/api/staff/classes/${lesson.classId}/lessons`, { title: `Rivers ${n + 1}`, minutes: 50 });
+  const act = (data) => press(`/api/staff/lessons/${held.id}/commands`, data);
+  await press(`/api/staff/groupings/${held.floor.id}/deal`, { basedOn: held.floor.step, groups: 6 + (n % 2), seed: n });
+  await teacher.request.patch(`/api/staff/segments/${held.round.segmentId}`, { data: { lookSeconds: 0 } });
+  await act({ kind: 'sendOut', leaving: lesson.id });
+  for (const [i, one] of students.entries()) if ((i * 7 + n) % 9 !== 0) await one.api.post('/api/student/sign');
+  await teacher.waitForTimeout(2_500);
+  const now = await (await teacher.request.get(`/api/staff/lessons/${held.id}`)).json();
+  for (let v = 0; v < 3; v++) {
+    await act({ kind: 'visit', group: now.floor.groups[(n + 2 * v) % now.floor.groups.length].id });
+    await teacher.waitForTimeout(500 + 700 * v);
+  }
+  await act({ kind: 'leave' });
+  await act({ kind: 'callBack', seconds: 0 });
+  for (let c = 0; c < 4; c++) await press(`/api/staff/lessons/${held.id}/debrief/calls`, { last: c });
+  await act({ kind: 'end' });
+}
+await teacher.goto(`/classes/${lesson.classId}/term`);
+await teacher.getByRole('button', { name: 'Kofi Asare-Bediako' }).first().click();
+await shot(teacher, 'term');
 
 // The evening class chooses its own tables.
 await other.goto('/');

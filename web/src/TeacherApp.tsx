@@ -95,11 +95,11 @@ function Inside() {
           element={
             <ClassPage
               lessons={(classId, hasStudents) => (
-                <>
+                <div className="relative">
                   <TermLink classId={classId} />
                   <ClassLessons classId={classId} hasStudents={hasStudents} />
                   <OpenLesson classId={classId} />
-                </>
+                </div>
               )}
             />
           }

@@ -4,7 +4,7 @@ import * as m from '#messages';
 
 export function TermLink({ classId }: { classId: string }) {
   return (
-    <p className="float-end text-sm">
+    <p className="absolute inset-e-0 top-0 text-sm">
       <Link
         to={`/classes/${classId}/term`}
         className="inline-block min-h-6 underline decoration-line underline-offset-4 hover:decoration-ink"

@@ -55,7 +55,9 @@ function Whole({ classId, term }: { classId: string; term: TermView }) {
     <main className="flex-1 bg-ground px-5 pt-4 pb-10">
       <h1 className="text-2xl">{m.term_title()}</h1>
       <p className="text-soft">
-        {m.term_lessons({ n: term.lessons.length, from: dateText(first.at), to: dateText(last.at) })}
+        {dateText(first.at) === dateText(last.at)
+          ? m.term_lessonsOn({ n: term.lessons.length, day: dateText(first.at) })
+          : m.term_lessons({ n: term.lessons.length, from: dateText(first.at), to: dateText(last.at) })}
       </p>
       <section aria-labelledby="together" className="mt-5">
         <h2 id="together" className="mb-3 border-t-2 border-ink pt-2 text-xl">
