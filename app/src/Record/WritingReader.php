@@ -36,7 +36,7 @@ final readonly class WritingReader
             true,
         );
         $copies = $this->copies($lesson->id);
-        $writing = $progress = $answered = $filled = $last = [];
+        $writing = $progress = $answered = $filled = $done = $last = [];
         $before = [];
         foreach ($this->states($lesson->id) as $row) {
             $copy = $copies[$row->text('copy_id')];
@@ -52,8 +52,9 @@ final readonly class WritingReader
             $isFilled = $kind->isFilled($row->text('text'), $block);
             if (isset($alone[$copy['original']]) && null !== $copy['student']) {
                 $answered[$copy['student']][$slot] = $isFilled;
-            } elseif (null !== $copy['group']) {
-                $filled[$copy['group']][$place] = $isFilled;
+            } elseif (null !== $copy['group'] && ($filled[$place] ?? false) !== $isFilled) {
+                $filled[$place] = $isFilled;
+                $done[$copy['group']] = ($done[$copy['group']] ?? 0) + ($isFilled ? 1 : -1);
             }
             $at = $row->int('at');
             if ($at < $from || !isset($students[$row->text('author')])) {
@@ -62,7 +63,7 @@ final readonly class WritingReader
             $writing[] = new WritingFact($row->text('author'), $copy['group'], $slot, $at, $put);
             if (null !== $copy['group']) {
                 $all = $places[$copy['group']] ?? 0;
-                $now = min($all, \count(array_filter($filled[$copy['group']])));
+                $now = min($all, $done[$copy['group']] ?? 0);
                 if (($last[$copy['group']] ?? null) !== $now) {
                     $progress[] = new ProgressFact($copy['group'], $at, $now, $all);
                     $last[$copy['group']] = $now;

@@ -162,7 +162,7 @@ final class PrivacyTest extends DebriefTestCase
         $this->anew();
         $this->ask('GET', $this->privacy())->is(404);
         self::assertSame([], $this->found());
-        foreach (['lesson', 'student', 'grouping', 'work_copy', 'live_event', 'slot_answer'] as $table) {
+        foreach (['lesson', 'student', 'grouping', 'work_copy', 'live_event', 'slot_answer', 'media'] as $table) {
             self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM {$table}"), $table);
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Erasure;
 
+use FreshHuddle\App\Materials\Media\MediaShelf;
 use FreshHuddle\App\Roster\Event\ClassErased;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
@@ -13,12 +14,12 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener(priority: 20)]
 final readonly class OnClassErased
 {
-    public function __construct(private WorkErasureStore $store)
+    public function __construct(private WorkErasureStore $store, private MediaShelf $shelf)
     {
     }
 
     public function __invoke(ClassErased $event): void
     {
-        $this->store->forgetClass($event->classId);
+        $this->shelf->forget($this->store->forgetClass($event->classId));
     }
 }

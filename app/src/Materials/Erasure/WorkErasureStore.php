@@ -133,9 +133,26 @@ final readonly class WorkErasureStore
         }
     }
 
-    public function forgetClass(string $classId): void
+    /**
+     * @return list<string> ids of pictures and recordings that nobody may need any more
+     */
+    public function forgetClass(string $classId): array
     {
-        $this->db->executeStatement('DELETE FROM work_copy WHERE round_id IN (SELECT r.id FROM round r
-                JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id = ?)', [$classId]);
+        $media = array_map(
+            static fn (Row $row): string => $row->text('media_id'),
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT DISTINCT t.media_id FROM copy_media t '.self::OF_CLASS,
+                    ['class' => $classId],
+                ),
+            ),
+        );
+        $this->db->executeStatement(
+            'DELETE FROM work_copy WHERE round_id IN (SELECT r.id FROM round r JOIN lesson l ON l.id = r.lesson_id
+                WHERE l.class_id = ?)',
+            [$classId],
+        );
+
+        return $media;
     }
 }

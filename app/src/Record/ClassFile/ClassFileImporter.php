@@ -50,7 +50,10 @@ final readonly class ClassFileImporter
                 $here = array_values(
                     array_map(
                         static fn (string $id): string => $ids[$id],
-                        array_filter($rule->students, static fn (string $id): bool => null === $students[$id]->removedAt),
+                        array_filter(
+                            $rule->students,
+                            static fn (string $id): bool => null === $students[$id]->removedAt,
+                        ),
                     ),
                 );
                 if (\count($here) > 1) {

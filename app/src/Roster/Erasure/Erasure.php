@@ -61,16 +61,30 @@ final readonly class Erasure
     {
         $this->transaction->run(function () use ($class): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-            foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class]) as $student) {
-                $this->erase($student);
+            $students = $this->em->getRepository(Student::class)->findBy(['class' => $class]);
+            foreach ($students as $student) {
+                $this->forget($student);
             }
-            $this->em->flush();
+            // Papers of others go with the class: nobody has to be taken out of them first.
             $this->events->dispatch(new ClassErased($class->id));
+            array_map($this->em->remove(...), $students);
+            $this->em->flush();
             $this->em->remove($class);
         });
     }
 
     private function erase(Student $student): void
+    {
+        $this->events->dispatch(new StudentErased($student->class->id, $this->forget($student)));
+        $this->em->remove($student);
+        $this->em->flush();
+        $this->events->dispatch(new ClassChanged($student->class->id));
+    }
+
+    /**
+     * On the list, at the door, and in what is yet to be done.
+     */
+    private function forget(Student $student): FormerMember
     {
         $names = [$student->name, ...$this->lists->aliases($student->id)];
         $former = new FormerMember(
@@ -79,12 +93,10 @@ final readonly class Erasure
             $this->words->say(new Message('roster.erase.former_member')),
         );
         $this->devices->free($student);
-        $this->events->dispatch(new StudentErased($student->class->id, $former));
         $this->lists->forget($student->class->id, $former, $names);
         $this->once->forgetAbout($student->id, [$student->id, ...$former->names]);
         $this->tasks->forgetAbout($student->id, $former->names, $former->inside(...));
-        $this->em->remove($student);
-        $this->em->flush();
-        $this->events->dispatch(new ClassChanged($student->class->id));
+
+        return $former;
     }
 }
