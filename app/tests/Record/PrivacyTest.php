@@ -10,6 +10,9 @@ use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Roster\Erasure\ClassEnds;
 use FreshHuddle\App\Tests\Debrief\DebriefTestCase;
 use FreshHuddle\App\Tests\Support\Files;
+use FreshHuddle\App\Tests\Support\Outside;
+use Symfony\Component\Mailer\Mailer;
+use Symfony\Component\Mailer\Transport;
 
 /**
  * A student asks what is kept about them, or to be forgotten; a class comes to its end.
@@ -154,7 +157,15 @@ final class PrivacyTest extends DebriefTestCase
         $this->db()->executeStatement('UPDATE school_class SET ends_on = current_date + 27 WHERE id = ?', [$class]);
         $this->anew();
         self::assertNotNull($this->ask('GET', $this->privacy())->at('announcedAt'));
-        self::assertSame(1, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'mailClassEnd'"));
+        self::getContainer()->set('mailer.mailer', new Mailer(Transport::fromDsn(Outside::setting('MAILER_DSN'))));
+        $this->work();
+        self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'mailClassEnd'"));
+        self::assertSame(0, $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task'));
+        self::assertStringContainsString(
+            'will be erased',
+            Outside::mail('ines@larkmouth.example')[0]['subject'] ?? '',
+            'a letter to its teacher',
+        );
         $this->db()->executeStatement('UPDATE school_class SET ends_on = current_date - 1 WHERE id = ?', [$class]);
         $this->anew();
         $this->ask('GET', $this->privacy())->is(200);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Erasure;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Mail\Letter;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff\ClassStaff;
@@ -15,7 +16,7 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
  * Tells the staff of a class that its data ends: a letter each. The subject of a task is the class's id, or that and
- * the address of one of them.
+ * the id of one of them.
  */
 final readonly class MailClassEnd implements TaskHandler
 {
@@ -42,24 +43,28 @@ final readonly class MailClassEnd implements TaskHandler
 
     public function handle(Task $task): ?int
     {
-        [$id, $address] = explode(' ', $task->subject) + [1 => null];
+        [$id, $teacherId] = explode(' ', $task->subject) + [1 => null];
         $class = $this->em->find(SchoolClass::class, $id);
         if (null === $class?->endsOn) {
             return null;
         }
-        if (null === $address) {
+        if (null === $teacherId) {
             $staff = $this->em->getRepository(ClassStaff::class)->findBy(['class' => $class]);
-            $addresses = [
-                $class->teacher->email,
-                ...array_map(static fn (ClassStaff $one): string => $one->teacher->email, $staff),
+            $teachers = [
+                $class->teacher->id,
+                ...array_map(static fn (ClassStaff $one): string => $one->teacher->id, $staff),
             ];
-            foreach (array_unique($addresses) as $one) {
+            foreach (array_unique($teachers) as $one) {
                 $this->tasks->scheduleOnce(self::KIND, "{$id} {$one}");
             }
 
             return null;
         }
-        $this->letter->send($task, $address, 'class_ends', [
+        $teacher = $this->em->find(Teacher::class, $teacherId);
+        if (null === $teacher) {
+            return null;
+        }
+        $this->letter->send($task, $teacher->email, 'class_ends', [
             'class' => $class->name,
             'day' => $class->endsOn->format('j F Y'),
             'link' => "{$this->publicUrl}/classes/{$class->id}",
