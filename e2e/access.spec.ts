@@ -90,7 +90,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('button', { name: /Call everyone back/ }).click();
     await expect(ada.page.getByText('Back to the main session in')).toBeVisible();
     await isOpenToAll(ada.page, 'coming back');
-    await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 20_000 });
+    await expect(ada.page.getByText('Go back to the main session.')).toBeVisible();
     await isOpenToAll(ada.page, 'back');
     await isOpenToAll(t, 'who is back');
   });

@@ -20,7 +20,7 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
     .getByRole('button', { name: /^Set up/ })
     .first()
     .click();
-  await expect(t.getByText('3 rooms ready')).toBeVisible({ timeout: 30_000 });
+  await expect(t.getByText('3 rooms ready')).toBeVisible();
   const ada = await student(browser, lesson.doorWord, 'Ada Reed');
   const ben = await student(browser, lesson.doorWord, 'Ben Reed');
   const presses = await countPresses(t);
@@ -33,16 +33,16 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
 
   await spend('send out', async () => {
     await t.getByRole('button', { name: /^Send 4 students/ }).click();
-    await expect(ada.page.getByRole('button', { name: 'Ask for help' })).toBeVisible({ timeout: 40_000 });
+    await expect(ada.page.getByRole('button', { name: 'Ask for help' })).toBeVisible();
   });
   await goToRoom(ada);
-  await expect(tag(t, 'Ada Reed')).toHaveAccessibleName(/in place/, { timeout: 30_000 });
+  await expect(tag(t, 'Ada Reed')).toHaveAccessibleName(/in place/);
 
   let lastSign = Date.now();
   ben.page.on('response', (answer) => {
     if (/\/api\/student\/(sign|now)$/.test(answer.url())) lastSign = Date.now();
   });
-  await expect(t.getByRole('button', { name: 'Remind Ben Reed' })).toBeVisible({ timeout: 60_000 });
+  await expect(t.getByRole('button', { name: 'Remind Ben Reed' })).toBeVisible();
   await spend('fetch', async () => {
     await t.getByRole('button', { name: 'Remind Ben Reed' }).click();
     await expect(ben.page.getByText(/^Please go to (Upper|Lower)( · .*)? now\.$/)).toBeVisible();

@@ -19,8 +19,7 @@ async function emptyLesson(t: Page, name: string, family: string) {
   return { class: id, lesson: ((await lesson.json()) as { id: string }).id };
 }
 
-const ready = (page: Page) =>
-  expect(page.getByText('Ready', { exact: true }), 'ready').toBeVisible({ timeout: 30_000 });
+const ready = (page: Page) => expect(page.getByText('Ready', { exact: true }), 'ready').toBeVisible();
 
 /** What a teacher did of an evening: from an empty lesson to ready, then the same for two more classes. */
 test('the evening before: three classes made ready', async ({ browser }) => {

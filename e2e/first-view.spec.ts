@@ -62,7 +62,7 @@ test('what is typed and pressed before the scripts have come is not lost', async
   const planned = await readyLesson(t, { name: 'Typed', students: ['Ada Beck', 'Ben Beck'], groups: ['North'] });
   await t.goto(`/lessons/${planned.id}`);
   await t.getByRole('button', { name: /^Send (2|out)/ }).click();
-  await expect(t.getByRole('textbox', { name: 'Message' })).toBeVisible({ timeout: 60_000 });
+  await expect(t.getByRole('textbox', { name: 'Message' })).toBeVisible();
 
   let come: () => void = () => undefined;
   const late = new Promise<void>((resolve) => {

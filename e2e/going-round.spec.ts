@@ -52,8 +52,7 @@ test('going round: calls, visits, marks, and one room heard at a time', async ({
   const quay = await student(browser, lesson.doorWord, of('Quayside'));
   const mill = await student(browser, lesson.doorWord, of('Millbrook'));
   await t.getByRole('button', { name: /^Send 6 students/ }).click();
-  for (const who of [quay, mill])
-    await expect(who.page.getByRole('button', { name: 'Ask for help' })).toBeVisible({ timeout: 40_000 });
+  for (const who of [quay, mill]) await expect(who.page.getByRole('button', { name: 'Ask for help' })).toBeVisible();
   const order = t.getByRole('region', { name: 'Visit next' });
 
   await test.step('a group calls; the teacher sees it first, and lets it know', async () => {

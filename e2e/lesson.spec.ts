@@ -223,7 +223,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(anna.page.getByText('Saved').first()).toBeVisible();
     await bert.context.setOffline(false);
     const both = 'First: We say the bend moves. Kept while the line was down.';
-    await expect(anna.page.getByLabel('Together')).toHaveValue(both, { timeout: 30_000 });
+    await expect(anna.page.getByLabel('Together')).toHaveValue(both);
     await expect(bert.page.getByLabel('Together')).toHaveValue(both);
     await expect(anna.page.getByText('I write with no line.')).toBeVisible();
   });
@@ -266,7 +266,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(carl.page.getByText('Stones on the inside.')).toHaveCount(0);
     await t.getByRole('main').getByRole('button', { name: 'Undo' }).click();
     await expect(carl.page.getByText('Group 2').first()).toBeVisible();
-    await expect(tag(t, carlName)).toHaveAccessibleName(/in place/, { timeout: 30_000 });
+    await expect(tag(t, carlName)).toHaveAccessibleName(/in place/);
   });
 
   await test.step('calling back, with a countdown; who is back and who is not', async () => {
@@ -279,14 +279,14 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('button', { name: 'Call everyone back in 10 s' }).click();
     await expect(anna.page.getByText('Back to the main session in')).toBeVisible();
     await bertRoom.close();
-    await expect(annaRoom.getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 30_000 });
+    await expect(annaRoom.getByRole('heading', { name: /Main session/ })).toBeVisible();
     await expect(anna.page.getByRole('heading', { name: 'You’re back.' })).toBeVisible();
     await expect(bert.page.getByText('Go back to the main session.')).toBeVisible();
     await expect(t.getByText('of 6 back')).toBeVisible();
     await expect(t.getByLabel('Not there yet').getByText(bertName)).toBeVisible();
     await expect(t.getByLabel('Not there yet').getByText(annaName)).toHaveCount(0);
     await goToRoom(bert);
-    await expect(t.getByLabel('Not there yet').getByText(bertName)).toHaveCount(0, { timeout: 30_000 });
+    await expect(t.getByLabel('Not there yet').getByText(bertName)).toHaveCount(0);
   });
 
   await test.step('the teacher goes into a room in one press', async () => {

@@ -68,7 +68,7 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
   await t.goto(`/lessons/${lesson.id}`);
   await t.getByRole('button', { name: /^Send (8|out)/ }).click();
   await t.getByRole('button', { name: /Call everyone back/ }).click();
-  await t.getByRole('button', { name: /^Next: Share-out/ }).click({ timeout: 60_000 });
+  await t.getByRole('button', { name: /^Next: Share-out/ }).click();
   await expect(t.getByRole('button', { name: 'End lesson' })).toBeVisible();
   await t.getByRole('tab', { name: 'Groups' }).click();
   await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
@@ -130,7 +130,7 @@ test('three rotated rounds are as ready as one, in hardly more presses', async (
     await page.keyboard.type('What did you find here?');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /^Set up / }).click();
-    await expect(page.getByText('Everything is in place.')).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText('Everything is in place.')).toBeVisible();
     const rows = (await (await page.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as {
       order: { segments: { roundId: string | null }[] };
     };

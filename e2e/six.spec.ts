@@ -147,7 +147,7 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
           );
           return [...new Set([held, ...shown])].length;
         },
-        { timeout: 30_000 },
+        { timeout: 60_000 },
       )
       .toBe(1);
     for (const page of pages) {
