@@ -48,11 +48,15 @@ abstract readonly class Written implements SlotKind
     public function put(string $before, string $after): int
     {
         // What both begin with says nothing: of a text that is written on only what is new is looked at.
-        $same = strspn($before ^ $after, "\0");
+        $same = str_starts_with($after, $before) ? \strlen($before) : strspn($before ^ $after, "\0");
         $same = \strlen($after) === $same && \strlen($before) === $same ? $same : self::lastSpace($after, $same);
-        $was = self::words(substr($before, $same));
+        [$gone, $new] = [substr($before, $same), substr($after, $same)];
+        if ('' === trim($gone)) {
+            return (int) preg_match_all('/\S+/u', $new);
+        }
+        $was = self::words($gone);
         $put = 0;
-        foreach (self::words(substr($after, $same)) as $word => $often) {
+        foreach (self::words($new) as $word => $often) {
             $put += max(0, $often - ($was[$word] ?? 0));
         }
 
@@ -64,7 +68,7 @@ abstract readonly class Written implements SlotKind
      */
     private static function lastSpace(string $text, int $before): int
     {
-        $space = strrpos(substr($text, 0, $before), ' ');
+        $space = 0 === $before ? false : strrpos($text, ' ', $before - 1 - \strlen($text));
 
         return false === $space ? 0 : $space + 1;
     }

@@ -65,4 +65,39 @@ final class PutTest extends TestCase
             self::assertCount($put, $words);
         }
     }
+
+    public function test_it_is_the_same_as_counting_both_texts_from_end_to_end(): void
+    {
+        $chance = new Randomizer(new Xoshiro256StarStar(4));
+        $text = new Together();
+        $parts = ['a', 'b', 'ab', 'né', '語', ' ', ' ', ' ', "\n", "\u{A0}"];
+        $some = static function () use ($chance, $parts): string {
+            $made = '';
+            for ($n = $chance->getInt(0, 9); $n > 0; --$n) {
+                $made .= $parts[$chance->getInt(0, 9)];
+            }
+
+            return $made;
+        };
+        for ($i = 0; $i < 20_000; ++$i) {
+            $start = $some();
+            [$before, $after] = [$start.$some(), $start.$some().(0 === $i % 3 ? $some() : '')];
+            $put = 0;
+            $was = array_count_values(self::words($before));
+            foreach (array_count_values(self::words($after)) as $word => $often) {
+                $put += max(0, $often - ($was[$word] ?? 0));
+            }
+            self::assertSame($put, $text->put($before, $after), json_encode([$before, $after], \JSON_THROW_ON_ERROR));
+        }
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function words(string $text): array
+    {
+        $words = preg_split('/\s+/u', $text, -1, \PREG_SPLIT_NO_EMPTY);
+
+        return false === $words ? [] : $words;
+    }
 }
