@@ -31,6 +31,21 @@ final readonly class Heading
     }
 
     /**
+     * Pages that all begin with the same.
+     *
+     * @param list<string> $pages HTML of each
+     */
+    public static function pages(string $head, array $pages): string
+    {
+        $body = '';
+        foreach ($pages as $number => $page) {
+            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $head, $page);
+        }
+
+        return $body;
+    }
+
+    /**
      * @param string $title large
      * @param string $sub   whose it is
      */
@@ -39,7 +54,9 @@ final readonly class Heading
         $date = $this->words->say(new Message('print.printed', ['at' => intdiv($this->clock->ms(), 1_000)]));
 
         return \sprintf(
-            '<table class="head"><tr><td class="title">%s</td><td class="mark"><table class="word"><tr><td class="fresh">%s</td><td>%s</td></tr></table></td></tr><tr><td class="sub">%s</td><td class="mark sub">%s</td></tr></table>',
+            '<table class="head"><tr><td class="title">%s</td><td class="mark">'.
+                '<table class="word"><tr><td class="fresh">%s</td><td>%s</td></tr></table></td></tr>'.
+                '<tr><td class="sub">%s</td><td class="mark sub">%s</td></tr></table>',
             $this->paper->set($title, 'head'),
             $this->paper->set('Fresh', 'head'),
             $this->paper->set('Huddle', 'head'),

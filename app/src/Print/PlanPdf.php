@@ -54,16 +54,14 @@ final readonly class PlanPdf
             self::MOST,
             max(self::LEAST[(int) $hasNotes], (self::HEIGHT / $down - $head - self::GAP) / $largest),
         );
-        $body = '';
         $pages = array_chunk($tables, max(1, $across * $down));
-        foreach ([] === $pages ? [[]] : $pages as $number => $page) {
-            $body .= \sprintf(
-                '<div class="page%s">%s%s</div>',
-                0 === $number ? '' : ' next',
-                $this->heading->html($title, $sub),
-                $this->page($page, $across),
-            );
-        }
+        $body = Heading::pages(
+            $this->heading->html($title, $sub),
+            array_map(
+                fn (array $page): string => $this->page($page, $across),
+                [] === $pages ? [[]] : $pages,
+            ),
+        );
 
         return $this->paper->pdf(
             self::style(

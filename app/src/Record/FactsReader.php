@@ -15,7 +15,6 @@ use FreshHuddle\App\Materials\HandOut\Progress;
 use FreshHuddle\App\Record\Exception\RecordRefused;
 use FreshHuddle\App\Record\Kept\KeptRecords;
 use FreshHuddle\App\Roster\ClassReader;
-use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\Fact\SegmentFact;
 use FreshHuddle\Core\Record\Fact\StudentFact;
@@ -111,7 +110,7 @@ final readonly class FactsReader
             }
         }
         foreach ($events->signs as $sign) {
-            if (Place::Lost !== $sign->place && Place::Excused !== $sign->place) {
+            if ($sign->place->isSeen()) {
                 $was[$sign->student] ??= '';
             }
         }

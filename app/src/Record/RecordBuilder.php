@@ -103,10 +103,7 @@ final readonly class RecordBuilder
     private static function students(LessonRecord $record, array $groupIds): array
     {
         $facts = $record->facts;
-        $wrote = [];
-        foreach ($facts->writing as $one) {
-            $wrote[$one->student][] = $one->at;
-        }
+        $wrote = $facts->momentsOfWriting();
 
         return array_map(
             static fn (StudentFigures $one): StudentRecordView => StudentRecordView::fromFigures(

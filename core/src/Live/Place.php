@@ -15,4 +15,12 @@ enum Place: string
     case LeftBehind = 'leftBehind';
     case Lost = 'lost';
     case Excused = 'excused';
+
+    /**
+     * @return bool whether something of the student was seen, wherever that was
+     */
+    public function isSeen(): bool
+    {
+        return self::Lost !== $this && self::Excused !== $this;
+    }
 }

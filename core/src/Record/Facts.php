@@ -49,4 +49,17 @@ final readonly class Facts
         public array $exits = [],
     ) {
     }
+
+    /**
+     * @return array<string, list<int>> when each student wrote
+     */
+    public function momentsOfWriting(): array
+    {
+        $moments = [];
+        foreach ($this->writing as $one) {
+            $moments[$one->student][] = $one->at;
+        }
+
+        return $moments;
+    }
 }

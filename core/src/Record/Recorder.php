@@ -75,7 +75,7 @@ final class Recorder
         foreach ($writing as $one) {
             $groups[] = $one->group ?? '';
         }
-        $seen = array_filter($this->signs[$id] ?? [], static fn (SignFact $sign): bool => self::isSeen($sign->place));
+        $seen = array_filter($this->signs[$id] ?? [], static fn (SignFact $sign): bool => $sign->place->isSeen());
         $exits = array_filter($this->facts->exits, static fn ($exit): bool => $exit->student === $id);
         $called = array_filter($this->facts->calledOn, static fn (CalledOnFact $one): bool => $one->student === $id);
         $passed = \count(array_filter($called, static fn (CalledOnFact $one): bool => $one->passed));
@@ -139,11 +139,6 @@ final class Recorder
             Place::Elsewhere, Place::LeftBehind, Place::OnTheWay => 'elsewhere',
             Place::Lost, Place::Excused, null => 'away',
         };
-    }
-
-    private static function isSeen(Place $place): bool
-    {
-        return Place::Lost !== $place && Place::Excused !== $place;
     }
 
     /**

@@ -33,7 +33,7 @@ final readonly class PresentStudents
         $where = null === $state ? [] : $this->whereabouts->inLesson($state, $this->clock->ms());
         $seen = array_filter(
             $where,
-            static fn (Whereabouts $one): bool => Place::Lost !== $one->place && Place::Excused !== $one->place,
+            static fn (Whereabouts $one): bool => $one->place->isSeen(),
         );
         $silent = array_filter(
             $where,

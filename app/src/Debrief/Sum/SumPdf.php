@@ -54,7 +54,8 @@ final readonly class SumPdf
                 $tally->text,
             ], static fn (string $part): bool => '' !== $part);
             $lines .= \sprintf(
-                '<tr><td class="count">%d</td><td class="what">%s%s<div class="bar" style="width: %.1F%%"></div></td><td class="who">%s</td></tr>',
+                '<tr><td class="count">%d</td><td class="what">%s%s'.
+                    '<div class="bar" style="width: %.1F%%"></div></td><td class="who">%s</td></tr>',
                 $tally->count,
                 $this->paper->set(implode(' · ', $what)),
                 true === $tally->right ? ' <b>'.$this->paper->set($this->say('right'), 'bold').'</b>' : '',

@@ -8,7 +8,6 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Proposal\WhoIsHere;
 use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\NowReader;
-use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -33,8 +32,7 @@ final readonly class PresentStudents implements WhoIsHere
             }
             $present = array_filter(
                 $this->whereabouts->inLesson($lesson, $this->clock->ms()),
-                static fn (Whereabouts $where): bool => Place::Lost !== $where->place
-                    && Place::Excused !== $where->place,
+                static fn (Whereabouts $where): bool => $where->place->isSeen(),
             );
 
             return [] === $present ? null : array_map(strval(...), array_keys($present));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Record\Export;
 
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Record\Minutes;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Record\Correction\Corrections;
@@ -90,11 +91,11 @@ final readonly class RecordExport
         return [
             $one->name,
             $group,
-            null === $one->arrivedAt ? '' : self::minutes($one->arrivedAt - $record->facts->begunAt),
-            self::minutes($one->groupMs),
-            self::minutes($value(Figure::InPlace)),
-            self::minutes($value(Figure::Elsewhere)),
-            self::minutes($value(Figure::Away)),
+            null === $one->arrivedAt ? '' : Minutes::text($one->arrivedAt - $record->facts->begunAt),
+            Minutes::text($one->groupMs),
+            Minutes::text($value(Figure::InPlace)),
+            Minutes::text($value(Figure::Elsewhere)),
+            Minutes::text($value(Figure::Away)),
             $put,
             0 === $one->ofGroup ? '' : (int) round(100 * $one->put / $one->ofGroup),
             $value(Figure::Slots),
@@ -113,7 +114,7 @@ final readonly class RecordExport
                 $said[] = $this->words->say(
                     new Message('record.export.computed', [
                         'figure' => $this->word(self::COLUMNS[$figure->value]),
-                        'value' => $figure->isTime() ? self::minutes($computed) : (string) $computed,
+                        'value' => $figure->isTime() ? Minutes::text($computed) : (string) $computed,
                     ]),
                 );
             }
@@ -125,10 +126,5 @@ final readonly class RecordExport
     private function word(string $code): string
     {
         return $this->words->say(new Message('record.export.'.$code));
-    }
-
-    private static function minutes(int $ms): string
-    {
-        return number_format($ms / 60_000, 1, '.', '');
     }
 }

@@ -8,6 +8,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Print\Heading;
 use FreshHuddle\App\Print\Marks;
 use FreshHuddle\App\Print\Paper;
+use FreshHuddle\App\Record\Minutes;
 use FreshHuddle\App\Record\RecordSentences;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
@@ -56,9 +57,10 @@ final readonly class RecordPdf
         $line = min(self::MOST, max(self::LEAST, self::FIRST / max(1, \count($students))));
         $first = \array_slice($students, 0, (int) floor(self::FIRST / $line));
         $rest = \array_slice($students, \count($first));
-        $pages = [$this->says($record).$this->strips($record, $first, $line)];
+        $wrote = $record->facts->momentsOfWriting();
+        $pages = [$this->says($record).$this->strips($record, $first, $line, $wrote)];
         foreach (array_chunk($rest, max(1, (int) floor(self::NEXT / $line))) as $some) {
-            $pages[] = $this->strips($record, $some, $line);
+            $pages[] = $this->strips($record, $some, $line, $wrote);
         }
         $groups = array_values(
             array_filter($record->groups, static fn (GroupFigures $one): bool => [] !== $one->students),
@@ -67,12 +69,8 @@ final readonly class RecordPdf
         foreach (array_chunk($groups, $across * self::DOWN) as $some) {
             $pages[] = $this->groups($record, $some, $across);
         }
-        $body = '';
-        foreach ($pages as $number => $page) {
-            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $head, $page);
-        }
 
-        return $this->paper->pdf(self::style($line, $across, $member), $body);
+        return $this->paper->pdf(self::style($line, $across, $member), Heading::pages($head, $pages));
     }
 
     private function says(LessonRecord $record): string
@@ -88,8 +86,9 @@ final readonly class RecordPdf
     /**
      * @param list<StudentFigures> $students
      * @param float                $line     height of a line, millimetres
+     * @param array<string, list<int>> $wrote when each student wrote
      */
-    private function strips(LessonRecord $record, array $students, float $line): string
+    private function strips(LessonRecord $record, array $students, float $line, array $wrote): string
     {
         $rows = '<tr><td class="name"></td><td class="strip">'.$this->axis($record).'</td></tr>';
         $last = null;
@@ -98,7 +97,7 @@ final readonly class RecordPdf
                 '<tr class="%s"><td class="name">%s</td><td class="strip"><img src="%s" style="height: %.2Fmm"></td></tr>',
                 null !== $last && $last !== $one->group ? 'other' : '',
                 $this->paper->set($one->name),
-                RecordPicture::strip($record, $one),
+                RecordPicture::strip($record, $one, $wrote[$one->student] ?? []),
                 $line - 0.8,
             );
             $last = $one->group;
@@ -166,17 +165,19 @@ final readonly class RecordPdf
         }
         $facts[] = $this->say('visits', [
             'n' => $group->visits,
-            'minutes' => number_format($group->visitedMs / 60_000, 1, '.', ''),
+            'minutes' => Minutes::text($group->visitedMs),
         ]);
         if ($group->calls > 0) {
             $facts[] = $this->say('waited', [
                 'n' => $group->calls,
-                'minutes' => number_format($group->longestMs / 60_000, 1, '.', ''),
+                'minutes' => Minutes::text($group->longestMs),
             ]);
         }
 
         return \sprintf(
-            '<td class="cell" style="border-color: %s"><table class="slab"><tr><td class="sign"><img src="%s"></td><td class="group">%s</td></tr></table><div class="facts">%s</div>%s<table class="writers">%s</table></td>',
+            '<td class="cell" style="border-color: %s"><table class="slab"><tr>'.
+                '<td class="sign"><img src="%s"></td><td class="group">%s</td></tr></table>'.
+                '<div class="facts">%s</div>%s<table class="writers">%s</table></td>',
             Marks::colour($group->mark),
             Marks::symbol($group->mark),
             $this->paper->set($group->name, 'head'),

@@ -32,8 +32,10 @@ final class RecordPicture
 
     /**
      * Where a student was, on the time of the lesson; darkest where they wrote.
+     *
+     * @param list<int> $wrote when, milliseconds since 1970
      */
-    public static function strip(LessonRecord $record, StudentFigures $student): string
+    public static function strip(LessonRecord $record, StudentFigures $student, array $wrote): string
     {
         $facts = $record->facts;
         $marks = [];
@@ -46,12 +48,6 @@ final class RecordPicture
         foreach ($student->strip as $span) {
             $mark = $marks[$span->group ?? ''] ?? null;
             $svg .= self::span($span->kind->value, $at($span->from), $at($span->to), $mark);
-        }
-        $wrote = [];
-        foreach ($facts->writing as $one) {
-            if ($one->student === $student->student) {
-                $wrote[] = $one->at;
-            }
         }
         $width = 1_000 / StripCode::PARTS;
         foreach (StripCode::parts($wrote, $facts->begunAt, $facts->endedAt) as $part) {
@@ -143,7 +139,8 @@ final class RecordPicture
         return 'data:image/svg+xml;base64,'.
             base64_encode(
                 \sprintf(
-                    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" preserveAspectRatio="none">%3$s</svg>',
+                    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" '.
+                        'preserveAspectRatio="none">%3$s</svg>',
                     $width,
                     $height,
                     $svg,

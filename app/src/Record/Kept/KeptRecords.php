@@ -26,7 +26,7 @@ final readonly class KeptRecords
     {
         $this->em->persist(
             new KeptRecord($lesson, [
-                'format' => 'fresh-huddle/record',
+                'format' => RecordFormat::NAME,
                 'version' => RecordFormat::VERSION,
                 'title' => $file->title,
                 'begunAt' => $file->facts->begunAt,

@@ -23,10 +23,7 @@ final readonly class TermExport
     public function csv(TermView $term): string
     {
         $say = fn (string $code): string => $this->words->say(new Message('record.term.'.$code));
-        $times = [];
-        foreach ($term->together as [$one, $other, $much]) {
-            $times[$one][$other] = $times[$other][$one] = $much;
-        }
+        $times = $term->times();
         $rows = [
             [
                 ...array_map($say, ['name', 'there', 'missing', 'called_on', 'visited']),
@@ -40,14 +37,9 @@ final readonly class TermExport
             ],
         ];
         foreach ($term->students as $i => $student) {
-            $roles = array_column($student->roles, 'times', 'role');
             $rows[] = [
                 $student->name,
-                \count(array_keys($student->there, true, true)),
-                $student->missing,
-                array_sum($student->called),
-                number_format(array_sum($student->visitedMs) / 60_000, 1, '.', ''),
-                ...array_map(static fn (string $role): int => $roles[$role] ?? 0, $term->roles),
+                ...$student->counts($term->roles),
                 ...array_map(
                     static fn (int $j): int|string => $i === $j ? '' : $times[$i][$j] ?? 0,
                     array_keys($term->students),

@@ -43,22 +43,14 @@ final readonly class TermPdf
         foreach (array_chunk([] === $rows ? [''] : $rows, self::LINES) as $some) {
             $pages[] = '<table class="counts">'.$this->columns($term).implode('', $some).'</table>';
         }
-        $body = '';
-        foreach ($pages as $number => $page) {
-            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $head, $page);
-        }
 
-        return $this->paper->pdf(self::style(max(1, $count)), $body);
+        return $this->paper->pdf(self::style(max(1, $count)), Heading::pages($head, $pages));
     }
 
     private function pairs(TermView $term): string
     {
-        $times = [];
-        $most = 1;
-        foreach ($term->together as [$one, $other, $much]) {
-            $times[$one][$other] = $times[$other][$one] = $much;
-            $most = max($most, $much);
-        }
+        $times = $term->times();
+        $most = max([1, ...array_column($term->together, 2)]);
         $html = '<tr><td class="who"></td>';
         foreach (array_keys($term->students) as $j) {
             $html .= '<td class="no">'.($j + 1).'</td>';
@@ -98,17 +90,11 @@ final readonly class TermPdf
 
     private function row(TermView $term, TermStudentView $student): string
     {
-        $roles = array_column($student->roles, 'times', 'role');
-        $numbers = [
-            \count(array_keys($student->there, true, true)),
-            $student->missing,
-            array_sum($student->called),
-            number_format(array_sum($student->visitedMs) / 60_000, 1, '.', ''),
-            ...array_map(static fn (string $role): int => $roles[$role] ?? 0, $term->roles),
-        ];
-
         return '<tr><td class="name">'.$this->paper->set($student->name).'</td>'.
-            implode('', array_map(static fn (int|string $one): string => "<td>{$one}</td>", $numbers)).
+            implode(
+                '',
+                array_map(static fn (int|string $one): string => "<td>{$one}</td>", $student->counts($term->roles)),
+            ).
             '</tr>';
     }
 

@@ -24,4 +24,17 @@ final readonly class TermView
         public array $together,
     ) {
     }
+
+    /**
+     * @return array<int, array<int, int>> how often two were in one group, by their places, either way round
+     */
+    public function times(): array
+    {
+        $times = [];
+        foreach ($this->together as [$one, $other, $much]) {
+            $times[$one][$other] = $times[$other][$one] = $much;
+        }
+
+        return $times;
+    }
 }

@@ -58,7 +58,7 @@ final readonly class RecordFile
     public static function read(mixed $data): self
     {
         $file = RecordPart::whole($data);
-        if (!$file->is('format', 'fresh-huddle/record') || !$file->is('version', RecordFormat::VERSION)) {
+        if (!$file->is('format', RecordFormat::NAME) || !$file->is('version', RecordFormat::VERSION)) {
             throw $file->wrong('format');
         }
         $begun = $file->int('begunAt');

@@ -18,6 +18,7 @@ use FreshHuddle\Core\Record\StudentFigures;
  */
 final readonly class RecordFormat
 {
+    public const NAME = 'fresh-huddle/record';
     public const VERSION = 1;
 
     /**
@@ -36,7 +37,7 @@ final readonly class RecordFormat
         $facts = $record->facts;
 
         return [
-            'format' => 'fresh-huddle/record',
+            'format' => self::NAME,
             'version' => self::VERSION,
             'title' => $title,
             'class' => $class,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Record\Term;
 
-use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\Fact\StudentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
@@ -45,7 +44,7 @@ final readonly class TermLesson
         }
         $arrived = [];
         foreach ($facts->signs as $sign) {
-            if (Place::Lost !== $sign->place && Place::Excused !== $sign->place) {
+            if ($sign->place->isSeen()) {
                 $arrived[$sign->student] = true;
             }
         }
