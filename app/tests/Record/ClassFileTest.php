@@ -119,6 +119,29 @@ final class ClassFileTest extends DebriefTestCase
         $this->ask('POST', '/api/staff/classes/file', ['package' => ''])->is(401);
     }
 
+    public function test_a_record_that_would_cost_more_than_its_size_is_refused(): void
+    {
+        $record = (string) Zip::open($this->file(), 10_000_000)->file('records/0001.json');
+        // Names that fall on one place of a table: each costs as many steps as there are.
+        $colliding = json_encode(
+            array_fill_keys(array_map(static fn (int $i): string => (string) ($i * 65_536), range(1, 100)), 1),
+            \JSON_THROW_ON_ERROR,
+        );
+        $bad = [
+            preg_replace('~^\{~', '{"x":'.$colliding.',', $record) ?? '',
+            $record.str_repeat(' ', 20_000_000),
+            str_repeat('[', 100).str_repeat(']', 100),
+        ];
+        foreach ($bad as $text) {
+            try {
+                ClassFileReader::readRecord($text, 'records/0001.json', []);
+                self::fail(mb_substr($text, 0, 60).' was read.');
+            } catch (RecordRefused $e) {
+                self::assertSame('package', $e->field);
+            }
+        }
+    }
+
     public function test_whatever_stands_wherever_it_is_read_or_refused(): void
     {
         $reader = $this->service(ClassFileReader::class);

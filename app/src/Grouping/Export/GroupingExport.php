@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Export;
 
 use FreshHuddle\App\Grouping\Desk\DeskView;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Print\PlanPdf;
 use FreshHuddle\App\Print\PlanTable;
 use FreshHuddle\App\Words\Words;
@@ -50,16 +51,11 @@ final readonly class GroupingExport
             );
         }
 
-        return json_encode(
-            [
-                'format' => 'fresh-huddle/grouping',
-                'version' => 1,
-                'class' => $desk->className,
-                'name' => $desk->name,
-                'groups' => array_values($groups),
-            ],
-            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-        )."\n";
+        return OpenFormat::write('fresh-huddle/grouping', [
+            'class' => $desk->className,
+            'name' => $desk->name,
+            'groups' => array_values($groups),
+        ]);
     }
 
     /**

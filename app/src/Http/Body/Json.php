@@ -17,13 +17,14 @@ final readonly class Json
 
     /**
      * @param int<1, max> $depth
+     * @param int<1, max> $most  braces and colons
      *
      * @throws \JsonException if it is not JSON, or nested deeper
      * @throws TooManyFields  if one object has more than MOST_FIELDS fields
      */
-    public static function decode(string $text, int $depth): mixed
+    public static function decode(string $text, int $depth, int $most = self::MOST_MARKS): mixed
     {
-        if (self::fields($text) > self::MOST_FIELDS) {
+        if (self::fields($text, $most) > self::MOST_FIELDS) {
             throw new TooManyFields();
         }
 
@@ -36,22 +37,22 @@ final readonly class Json
      *
      * @return int<0, max>
      */
-    private static function fields(string $text): int
+    private static function fields(string $text, int $mostMarks): int
     {
         $marks = preg_replace(['~"(?:[^"\\\\]++|\\\\.)*+"~s', '~[^{}:]++~'], '', $text);
-        if (null === $marks || \strlen($marks) > self::MOST_MARKS) {
+        if (null === $marks || \strlen($marks) > $mostMarks) {
             return self::MOST_FIELDS + 1; // nothing a program would write
         }
         $most = 0;
         $open = [];
-        $split = preg_split('~(:++|[{}])~', $marks, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY);
-        foreach (false === $split ? [] : $split as $mark) {
-            if ('{' === $mark) {
+        for ($at = 0; $at < \strlen($marks); $at += max(1, $colons)) {
+            $colons = strspn($marks, ':', $at);
+            if ($colons > 0) {
+                $most = max($most, $open[] = (array_pop($open) ?? 0) + $colons);
+            } elseif ('{' === $marks[$at]) {
                 $open[] = 0;
-            } elseif ('}' === $mark) {
-                array_pop($open);
             } else {
-                $most = max($most, $open[] = (array_pop($open) ?? 0) + \strlen($mark));
+                array_pop($open);
             }
             if ($most > self::MOST_FIELDS || \count($open) > 1_000) {
                 return self::MOST_FIELDS + 1;

@@ -49,21 +49,28 @@ final class Zip
     }
 
     /**
-     * @param array<string, string> $files bytes by name
+     * Never holds more than one file and the archive.
+     *
+     * @param iterable<string, string> $files bytes by name
      */
-    public static function fromFiles(array $files): string
+    public static function fromFiles(iterable $files): string
     {
-        $path = (string) tempnam(sys_get_temp_dir(), 'huddle-zip');
-        $zip = new \ZipArchive();
-        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-        foreach ($files as $name => $bytes) {
-            $zip->addFromString($name, $bytes);
-        }
-        $zip->close();
-        $bytes = (string) file_get_contents($path);
-        unlink($path);
+        $paths = [];
+        try {
+            $paths[] = $path = (string) tempnam(sys_get_temp_dir(), 'huddle-zip');
+            $zip = new \ZipArchive();
+            $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+            foreach ($files as $name => $bytes) {
+                $paths[] = $part = (string) tempnam(sys_get_temp_dir(), 'huddle-zip');
+                file_put_contents($part, $bytes);
+                $zip->addFile($part, $name);
+            }
+            $zip->close();
 
-        return $bytes;
+            return (string) file_get_contents($path);
+        } finally {
+            array_map(unlink(...), $paths);
+        }
     }
 
     public static function isOne(string $bytes): bool

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\LessonFile;
 use FreshHuddle\App\Http\File\UnreadableZip;
 use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Media\MediaName;
 
 /**
  * The archive a lesson comes in: `plan.json`, and `media/ID.png` and the like.
@@ -38,14 +39,8 @@ final readonly class LessonArchive
         if (\strlen($plan) > self::MOST_PLAN) {
             throw self::refused('materials.package_too_large');
         }
-        $media = [];
-        foreach ($zip->names() as $file) {
-            if (1 === preg_match('~^media/([0-9a-f-]{36})\.[a-z0-9]{1,5}$~D', $file, $found)) {
-                $media[$found[1]] = $file;
-            }
-        }
 
-        return new self($plan, $media, $zip);
+        return new self($plan, MediaName::in($zip), $zip);
     }
 
     public function bytes(string $name): string

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\LessonFile;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Seat\Numbers;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Notice\PreparedNotice;
@@ -17,13 +17,11 @@ use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Cupboard\Cupboard;
-use FreshHuddle\App\Materials\Cupboard\File\OriginalPackage;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Cupboard\SaveOriginal;
 use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\HandOut\Plan\ByAttribute;
 use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
-use FreshHuddle\App\Materials\Media\Media;
 use FreshHuddle\App\Materials\Media\MediaShelf;
 use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Materials\HandOutRow;
@@ -35,7 +33,6 @@ use FreshHuddle\Core\Materials\HandOutRow;
 final readonly class LessonFileWriter
 {
     public function __construct(
-        private EntityManagerInterface $em,
         private RunningOrders $orders,
         private DeskNotes $notes,
         private Numbers $numbers,
@@ -84,18 +81,13 @@ final readonly class LessonFileWriter
         foreach ($plan->originals as $save) {
             array_push($media, ...$this->cupboard->mediaIn($save));
         }
-        $files = [LessonArchive::PLAN => self::json($plan)];
-        foreach ($this->em->getRepository(Media::class)->findBy(['id' => array_unique($media)]) as $one) {
-            $files['media/'.$one->id.'.'.OriginalPackage::ending($one)] = $this->shelf->bytes($one);
-        }
 
-        return Zip::fromFiles($files);
+        return Zip::fromFiles($this->shelf->files([LessonArchive::PLAN => self::json($plan)], $media));
     }
 
     private static function json(LessonPlan $plan): string
     {
-        $data = ['format' => LessonPlanReader::FORMAT, 'version' => 1] + get_object_vars($plan);
-        $data['originals'] = array_map(
+        $originals = array_map(
             static fn (SaveOriginal $one): array => array_diff_key(
                 get_object_vars($one),
                 ['basedOn' => true, 'base' => true],
@@ -103,10 +95,7 @@ final readonly class LessonFileWriter
             $plan->originals,
         );
 
-        return json_encode(
-            $data,
-            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-        )."\n";
+        return OpenFormat::write(LessonPlanReader::FORMAT, array_replace(get_object_vars($plan), ['originals' => $originals]));
     }
 
     private function grouping(Grouping $grouping): GroupingPart

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\LessonFile;
 
-use FreshHuddle\App\Http\Body\Json;
-use FreshHuddle\App\Http\Body\Shape;
-use FreshHuddle\App\Http\Body\TooManyFields;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Http\File\FileShape;
+use FreshHuddle\App\Http\File\OpenFormat;
+use FreshHuddle\App\Http\File\UnusableFile;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Materials\HandOutWay;
-use Symfony\Component\Validator\Validator\ValidatorInterface;
 
 /**
  * Reads the plan of a lesson from its file. A file from elsewhere is not trusted: it is taken whole or not at all.
@@ -21,7 +19,7 @@ final readonly class LessonPlanReader
     public const FORMAT = 'fresh-huddle/lesson';
     private const DEPTH = 40;
 
-    public function __construct(private Shape $shape, private ValidatorInterface $validator)
+    public function __construct(private FileShape $files)
     {
     }
 
@@ -32,15 +30,8 @@ final readonly class LessonPlanReader
      */
     public function read(string $json): LessonPlan
     {
-        try {
-            $data = Json::decode(mb_scrub($json), self::DEPTH);
-        } catch (\JsonException|TooManyFields) {
-            $data = null;
-        }
-        if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || 1 !== ($data['version'] ?? null)) {
-            throw MaterialsRefused::unusable('materials.lesson_file_of_another_kind', 'package');
-        }
-        unset($data['format'], $data['version']);
+        $data = OpenFormat::read(self::FORMAT, $json, self::DEPTH)
+            ?? throw MaterialsRefused::unusable('materials.lesson_file_of_another_kind', 'package');
         // Whoever wrote the file knows nothing of versions here.
         if (\is_array($data['originals'] ?? null)) {
             $data['originals'] = array_map(
@@ -49,13 +40,9 @@ final readonly class LessonPlanReader
             );
         }
         try {
-            $plan = $this->shape->read(LessonPlan::class, $data, '');
-        } catch (Problem $e) {
-            throw self::refused($e->field ?? '');
-        }
-        $violations = $this->validator->validate($plan);
-        if (\count($violations) > 0) {
-            throw self::refused($violations->get(0)->getPropertyPath());
+            $plan = $this->files->read(LessonPlan::class, $data);
+        } catch (UnusableFile $e) {
+            throw self::refused($e->where);
         }
         self::check($plan);
 

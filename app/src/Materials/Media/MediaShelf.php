@@ -98,6 +98,24 @@ final readonly class MediaShelf implements PurgesExpired
     }
 
     /**
+     * For an archive: one after the other, so that they are never held all at once.
+     *
+     * @param array<string, string> $beside other files, by name
+     * @param list<string>          $ids
+     *
+     * @return iterable<string, string> bytes by name
+     *
+     * @throws MaterialsRefused if the bytes of one cannot be had now
+     */
+    public function files(array $beside, array $ids): iterable
+    {
+        yield from $beside;
+        foreach ($this->em->getRepository(Media::class)->findBy(['id' => array_unique($ids)]) as $media) {
+            yield MediaName::of($media) => $this->bytes($media);
+        }
+    }
+
+    /**
      * @throws MaterialsRefused if its bytes cannot be had now
      */
     public function bytes(Media $media): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Export;
 
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Paper\Handout;
 use FreshHuddle\App\Materials\Paper\Handouts;
@@ -116,40 +117,35 @@ final readonly class SetUpExport
             );
         }
 
-        return json_encode(
-            [
-                'format' => 'fresh-huddle/set-up',
-                'version' => 1,
-                'lesson' => [
-                    'id' => $view->lessonId,
-                    'title' => $view->title,
-                    'startsAt' => self::moment($view->startsAt),
-                    'minutes' => $round->lesson->minutes,
-                ],
-                'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],
-                'round' => [
-                    'id' => $round->id,
-                    'minutes' => $round->segment->minutes,
-                    'instructions' => $round->segment->instructions,
-                ],
-                'mainSession' => self::room($mainSession),
-                'groups' => $groups,
-                'withoutSeat' => array_values(
-                    array_map(
-                        $student,
-                        array_filter($view->slips, static fn (Handout $slip): bool => null === $slip->group),
-                    ),
-                ),
-                'sent' => [
-                    'posts' => $sending->posts,
-                    'letters' => $sending->letters,
-                    'unit' => $sending->unit,
-                    'due' => self::moment($sending->dueAt),
-                    'counted' => $sending->counted,
-                ],
+        return OpenFormat::write('fresh-huddle/set-up', [
+            'lesson' => [
+                'id' => $view->lessonId,
+                'title' => $view->title,
+                'startsAt' => self::moment($view->startsAt),
+                'minutes' => $round->lesson->minutes,
             ],
-            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-        )."\n";
+            'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],
+            'round' => [
+                'id' => $round->id,
+                'minutes' => $round->segment->minutes,
+                'instructions' => $round->segment->instructions,
+            ],
+            'mainSession' => self::room($mainSession),
+            'groups' => $groups,
+            'withoutSeat' => array_values(
+                array_map(
+                    $student,
+                    array_filter($view->slips, static fn (Handout $slip): bool => null === $slip->group),
+                ),
+            ),
+            'sent' => [
+                'posts' => $sending->posts,
+                'letters' => $sending->letters,
+                'unit' => $sending->unit,
+                'due' => self::moment($sending->dueAt),
+                'counted' => $sending->counted,
+            ],
+        ]);
     }
 
     private static function moment(?int $ms): ?string

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Record\ClassFile;
 
 use FreshHuddle\App\Http\Body\Json;
-use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Http\Body\TooManyFields;
+use FreshHuddle\App\Http\File\FileShape;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Http\File\UnreadableZip;
+use FreshHuddle\App\Http\File\UnusableFile;
 use FreshHuddle\App\Http\File\Zip;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Record\Exception\RecordRefused;
 use FreshHuddle\Core\Record\Exception\UnreadableRecord;
 use FreshHuddle\Core\Record\Format\RecordFile;
-use Symfony\Component\Validator\Validator\ValidatorInterface;
 
 /**
  * Reads a class from its file. A file from elsewhere is not trusted: it is taken whole or not at all.
@@ -23,10 +23,12 @@ final readonly class ClassFileReader
     public const FORMAT = 'fresh-huddle/class-file';
     public const PLAN = 'class.json';
     private const MOST_BYTES = 200_000_000;
-    private const MOST_PART = 40_000_000;
+    private const MOST_PART = 20_000_000;
+    /** Braces and colons of the record of a thousand students. */
+    private const MOST_MARKS = 2_000_000;
     private const DEPTH = 20;
 
-    public function __construct(private Shape $shape, private ValidatorInterface $validator)
+    public function __construct(private FileShape $files)
     {
     }
 
@@ -62,23 +64,14 @@ final readonly class ClassFileReader
      */
     public function readPlan(string $text): MovedClass
     {
-        try {
-            $data = \strlen($text) > self::MOST_PART ? null : Json::decode(mb_scrub($text), self::DEPTH);
-        } catch (\JsonException|TooManyFields) {
-            $data = null;
-        }
-        if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || 1 !== ($data['version'] ?? null)) {
+        $data = \strlen($text) > self::MOST_PART ? null : OpenFormat::read(self::FORMAT, $text, self::DEPTH);
+        if (null === $data) {
             throw RecordRefused::unusable('record.file.another_kind', 'package');
         }
-        unset($data['format'], $data['version']);
         try {
-            $class = $this->shape->read(MovedClass::class, $data, '');
-        } catch (Problem $e) {
-            throw self::refused($e->field ?? '');
-        }
-        $violations = $this->validator->validate($class);
-        if (\count($violations) > 0) {
-            throw self::refused($violations->get(0)->getPropertyPath());
+            $class = $this->files->read(MovedClass::class, $data);
+        } catch (UnusableFile $e) {
+            throw self::refused($e->where);
         }
         self::check($class);
 
@@ -106,20 +99,18 @@ final readonly class ClassFileReader
      */
     public static function readRecord(string $text, string $name, array $students): RecordFile
     {
+        if (\strlen($text) > self::MOST_PART) {
+            throw RecordRefused::unusable('record.file.too_large', 'package');
+        }
         $quoted = [];
         foreach ($students as $there => $here) {
             $quoted['"'.$there.'"'] = '"'.$here.'"';
         }
         try {
             return RecordFile::read(
-                json_decode(
-                    strtr(mb_scrub($text), $quoted),
-                    true,
-                    self::DEPTH,
-                    \JSON_THROW_ON_ERROR | \JSON_BIGINT_AS_STRING,
-                ),
+                Json::decode(strtr(mb_scrub($text), $quoted), self::DEPTH, self::MOST_MARKS),
             );
-        } catch (\JsonException) {
+        } catch (\JsonException|TooManyFields) {
             throw self::refused($name);
         } catch (UnreadableRecord $e) {
             throw RecordRefused::because($e->says, 'package');

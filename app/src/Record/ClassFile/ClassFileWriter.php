@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Record\ClassFile;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Record\Correction\FigureCorrections;
@@ -40,25 +41,7 @@ final readonly class ClassFileWriter
      */
     public function write(SchoolClass $class): string
     {
-        $files = $lessons = [];
-        foreach (
-            $this->em->getRepository(Lesson::class)->findBy(
-                ['class' => $class, 'template' => false, 'removedAt' => null],
-                ['begunAt' => 'ASC'],
-            ) as $lesson
-        ) {
-            if (null === $lesson->begunAt || null === $lesson->endedAt) {
-                continue;
-            }
-            $name = \sprintf('records/%04d.json', \count($lessons) + 1);
-            $lessons[] = new MovedLesson($lesson->title, $lesson->minutes, $name);
-            $files[$name] = $this->export->json(
-                $lesson,
-                $this->records->record($lesson),
-                $this->corrections->ofLesson($lesson),
-                $this->points->ofClass($class),
-            );
-        }
+        $lessons = $this->over($class);
         $moved = new MovedClass(
             $class->name,
             array_map(
@@ -85,14 +68,54 @@ final readonly class ClassFileWriter
                 ),
                 $this->usage->uses($class->id),
             ),
-            $lessons,
+            array_map(
+                static fn (Lesson $one, int $i): MovedLesson => new MovedLesson(
+                    $one->title,
+                    $one->minutes,
+                    \sprintf('records/%04d.json', $i + 1),
+                ),
+                $lessons,
+                array_keys($lessons),
+            ),
         );
 
-        return Zip::fromFiles([
-            ClassFileReader::PLAN => json_encode(
-                ['format' => ClassFileReader::FORMAT, 'version' => 1] + get_object_vars($moved),
-                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-            )."\n",
-        ] + $files);
+        return Zip::fromFiles($this->files($class, $moved, $lessons));
+    }
+
+    /**
+     * @return list<Lesson> that have a record
+     */
+    private function over(SchoolClass $class): array
+    {
+        return array_values(
+            array_filter(
+                $this->em->getRepository(Lesson::class)->findBy(
+                    ['class' => $class, 'template' => false, 'removedAt' => null],
+                    ['begunAt' => 'ASC'],
+                ),
+                static fn (Lesson $one): bool => null !== $one->begunAt && null !== $one->endedAt,
+            ),
+        );
+    }
+
+    /**
+     * One record after the other: together they can be larger than what a process may hold.
+     *
+     * @param list<Lesson> $lessons
+     *
+     * @return iterable<string, string> bytes by name
+     */
+    private function files(SchoolClass $class, MovedClass $moved, array $lessons): iterable
+    {
+        yield ClassFileReader::PLAN => OpenFormat::write(ClassFileReader::FORMAT, get_object_vars($moved));
+        $rule = $this->points->ofClass($class);
+        foreach ($lessons as $i => $lesson) {
+            yield $moved->lessons[$i]->record => $this->export->json(
+                $lesson,
+                $this->records->record($lesson),
+                $this->corrections->ofLesson($lesson),
+                $rule,
+            );
+        }
     }
 }

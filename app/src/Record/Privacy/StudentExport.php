@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Record\Privacy;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Http\File\Zip;
-use FreshHuddle\App\Materials\Cupboard\File\OriginalPackage;
 use FreshHuddle\App\Materials\Media\CopyMedia;
 use FreshHuddle\App\Materials\Media\MediaShelf;
 use FreshHuddle\App\Roster\Student;
@@ -29,21 +29,19 @@ final readonly class StudentExport
      */
     public function zip(Student $student): string
     {
-        $files = [
-            'everything.json' => json_encode(
-                [
-                    'format' => 'fresh-huddle/student',
-                    'version' => 1,
-                    'class' => $student->class->name,
-                    'id' => $student->id,
-                ] + $this->reader->read($student),
-                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-            )."\n",
-        ];
-        foreach ($this->em->getRepository(CopyMedia::class)->findBy(['by' => $student]) as $use) {
-            $files['media/'.$use->media->id.'.'.OriginalPackage::ending($use->media)] = $this->shelf->bytes($use->media);
-        }
+        $everything = OpenFormat::write(
+            'fresh-huddle/student',
+            ['class' => $student->class->name, 'id' => $student->id] + $this->reader->read($student),
+        );
 
-        return Zip::fromFiles($files);
+        return Zip::fromFiles(
+            $this->shelf->files(
+                ['everything.json' => $everything],
+                array_map(
+                    static fn (CopyMedia $use): string => $use->media->id,
+                    $this->em->getRepository(CopyMedia::class)->findBy(['by' => $student]),
+                ),
+            ),
+        );
     }
 }

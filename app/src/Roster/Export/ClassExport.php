@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Export;
 
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Column\AttributeView;
 use FreshHuddle\App\Roster\SchoolClass;
@@ -50,29 +51,24 @@ final readonly class ClassExport
     {
         $view = $this->views->view($class);
 
-        return json_encode(
-            [
-                'format' => 'fresh-huddle/class',
-                'version' => 1,
-                'name' => $view->name,
-                'students' => array_map(
-                    static fn (StudentView $student): array => array_filter(
-                        [
-                            'id' => $student->id,
-                            'name' => $student->name,
-                            'schoolId' => $student->schoolId,
-                            'email' => $student->email,
-                            'table' => $student->table,
-                            'attributes' => [] === $student->attributes ? null : self::values($student),
-                            'tags' => [] === $student->tags ? null : $student->tags,
-                        ],
-                        static fn (mixed $value): bool => null !== $value,
-                    ),
-                    $view->students,
+        return OpenFormat::write('fresh-huddle/class', [
+            'name' => $view->name,
+            'students' => array_map(
+                static fn (StudentView $student): array => array_filter(
+                    [
+                        'id' => $student->id,
+                        'name' => $student->name,
+                        'schoolId' => $student->schoolId,
+                        'email' => $student->email,
+                        'table' => $student->table,
+                        'attributes' => [] === $student->attributes ? null : self::values($student),
+                        'tags' => [] === $student->tags ? null : $student->tags,
+                    ],
+                    static fn (mixed $value): bool => null !== $value,
                 ),
-            ],
-            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-        )."\n";
+                $view->students,
+            ),
+        ]);
     }
 
     /**

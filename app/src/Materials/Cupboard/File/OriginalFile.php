@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard\File;
 
-use FreshHuddle\App\Http\Body\Json;
 use FreshHuddle\App\Http\Body\Shape;
-use FreshHuddle\App\Http\Body\TooManyFields;
+use FreshHuddle\App\Http\File\OpenFormat;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use FreshHuddle\App\Materials\Cupboard\PageView;
@@ -31,19 +30,14 @@ final readonly class OriginalFile
 
     public function json(Original $original, StoredOriginal $master): string
     {
-        return json_encode(
-            [
-                'format' => self::FORMAT,
-                'version' => 1,
-                'title' => $original->title,
-                'subject' => $master->subject,
-                'year' => $master->year,
-                'about' => $master->about,
-                'variants' => $original->variants,
-                'pages' => $original->pages,
-            ],
-            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT,
-        )."\n";
+        return OpenFormat::write(self::FORMAT, [
+            'title' => $original->title,
+            'subject' => $master->subject,
+            'year' => $master->year,
+            'about' => $master->about,
+            'variants' => $original->variants,
+            'pages' => $original->pages,
+        ]);
     }
 
     public function markdown(Original $original, StoredOriginal $master): string
@@ -88,15 +82,8 @@ final readonly class OriginalFile
 
     private function fromJson(string $text): SaveOriginal
     {
-        try {
-            $data = Json::decode($text, 32);
-        } catch (\JsonException|TooManyFields) {
-            $data = null;
-        }
-        if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || 1 !== ($data['version'] ?? null)) {
-            throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text');
-        }
-        unset($data['format'], $data['version']);
+        $data = OpenFormat::read(self::FORMAT, $text, 32)
+            ?? throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text');
         try {
             return $this->shape->read(SaveOriginal::class, $data + ['basedOn' => 0], '');
         } catch (Problem $e) {

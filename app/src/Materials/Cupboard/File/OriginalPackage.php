@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard\File;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\File\UnreadableZip;
 use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\Media\Media;
+use FreshHuddle\App\Materials\Media\MediaName;
 use FreshHuddle\App\Materials\Media\MediaShelf;
 use FreshHuddle\Core\Materials\Original;
 
@@ -24,17 +23,8 @@ final readonly class OriginalPackage
     /** Bytes of the text in it: as much as a text by itself may have. */
     private const MOST_TEXT = 1_600_000;
     private const TEXTS = ['original.json', 'original.md'];
-    private const ENDINGS = [
-        'image/png' => 'png',
-        'image/jpeg' => 'jpg',
-        'image/webp' => 'webp',
-        'audio/mpeg' => 'mp3',
-        'audio/ogg' => 'ogg',
-        'audio/webm' => 'webm',
-        'audio/mp4' => 'm4a',
-    ];
 
-    public function __construct(private EntityManagerInterface $em, private MediaShelf $shelf)
+    public function __construct(private MediaShelf $shelf)
     {
     }
 
@@ -43,22 +33,7 @@ final readonly class OriginalPackage
      */
     public function write(string $name, string $text, Original $original): string
     {
-        $files = [$name => $text];
-        foreach ($this->em->getRepository(Media::class)->findBy(['id' => $original->media()]) as $media) {
-            $files['media/'.$media->id.'.'.self::ending($media)] = $this->shelf->bytes(
-                $media,
-            );
-        }
-
-        return Zip::fromFiles($files);
-    }
-
-    /**
-     * @return string what the name of its file ends in, in an archive
-     */
-    public static function ending(Media $media): string
-    {
-        return self::ENDINGS[$media->type] ?? 'bin';
+        return Zip::fromFiles($this->shelf->files([$name => $text], $original->media()));
     }
 
     /**
@@ -76,14 +51,7 @@ final readonly class OriginalPackage
                 throw MaterialsRefused::unusable('materials.package_too_large', 'package');
             }
             if (null !== $text) {
-                $media = [];
-                foreach ($zip->names() as $file) {
-                    if (1 === preg_match('~^media/([0-9a-f-]{36})\.[a-z0-9]{1,5}$~D', $file, $found)) {
-                        $media[$found[1]] = $file;
-                    }
-                }
-
-                return ['text' => mb_scrub($text), 'media' => $media];
+                return ['text' => mb_scrub($text), 'media' => MediaName::in($zip)];
             }
         }
         throw MaterialsRefused::unusable('materials.file_of_another_kind', 'package');
