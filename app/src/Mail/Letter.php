@@ -31,9 +31,10 @@ final readonly class Letter
     }
 
     /**
-     * @param Task                  $task   the work this is, tried again for about a minute if the message is not taken
-     * @param string                $kind   `mail.<kind>.subject` and `mail.<kind>.text` in the catalogue
-     * @param array<string, string> $values
+     * @param Task                      $task   the work this is, tried again for about a minute if the message is not
+     *                                          taken
+     * @param string                    $kind   `mail.<kind>.subject` and `mail.<kind>.text` in the catalogue
+     * @param array<string, int|string> $values
      *
      * @throws TryAgain if it was not taken
      * @throws GaveUp   if it was not taken too often

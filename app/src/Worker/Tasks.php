@@ -39,7 +39,7 @@ final readonly class Tasks
     }
 
     /**
-     * As `ask`, but leaves a task alone that is there already.
+     * As `schedule`, but leaves a task alone that is there already.
      *
      * @param array<string, mixed> $data
      */

@@ -162,7 +162,7 @@ final class PrivacyTest extends DebriefTestCase
         self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'mailClassEnd'"));
         self::assertSame(0, $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task'));
         self::assertStringContainsString(
-            'will be erased',
+            'will be erased on '.(new \DateTimeImmutable('+27 days'))->format('F j, Y'),
             Outside::mail('ines@larkmouth.example')[0]['subject'] ?? '',
             'a letter to its teacher',
         );

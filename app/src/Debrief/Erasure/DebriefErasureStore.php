@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Debrief\Erasure;
 
 use Doctrine\DBAL\Connection;
-use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\TextStore;
 use FreshHuddle\Core\Roster\Erasure\FormerMember;
 
 /**
@@ -13,27 +13,24 @@ use FreshHuddle\Core\Roster\Erasure\FormerMember;
  */
 final readonly class DebriefErasureStore
 {
+    private const OF_CLASS = 'JOIN lesson l ON l.id = q.lesson_id WHERE l.class_id = :class';
+    /** Keys, a text and how long it can be, and which; by table. */
     private const TEXTS = [
-        [
-            'gallery_remark',
-            'SELECT t.id, t.text FROM gallery_remark t JOIN gallery g ON g.id = t.gallery_id
-                JOIN lesson l ON l.id = g.lesson_id WHERE l.class_id = ?',
-            140,
+        'gallery_remark' => [['id'], ['text' => 140], 'JOIN gallery q ON q.id = t.gallery_id '.self::OF_CLASS],
+        'quick_question' => [
+            ['id'],
+            ['text' => 200],
+            'JOIN lesson l ON l.id = t.lesson_id WHERE l.class_id = :class',
         ],
-        [
-            'quick_question',
-            'SELECT t.id, t.text FROM quick_question t JOIN lesson l ON l.id = t.lesson_id WHERE l.class_id = ?',
-            200,
+        'quick_answer' => [
+            ['question_id', 'student_id'],
+            ['value' => 200],
+            'JOIN quick_question q ON q.id = t.question_id '.self::OF_CLASS,
         ],
-        [
-            'answer_apart',
-            'SELECT t.id, t.text FROM answer_apart t JOIN round r ON r.id = t.round_id
-                JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id = ?',
-            20_000,
-        ],
+        'answer_apart' => [['id'], ['text' => 20_000], 'JOIN round q ON q.id = t.round_id '.self::OF_CLASS],
     ];
 
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private TextStore $texts)
     {
     }
 
@@ -44,32 +41,8 @@ final readonly class DebriefErasureStore
                 WHERE student_id = ?)',
             [$student->id, "%{$student->id}%", $student->id],
         );
-        foreach (self::TEXTS as [$table, $query, $most]) {
-            foreach (Row::all($this->db->fetchAllAssociative($query, [$classId])) as $row) {
-                $clean = $student->text($row->text('text'));
-                if ($clean !== $row->text('text')) {
-                    $this->db->update($table, ['text' => mb_substr($clean, 0, $most)], ['id' => $row->text('id')]);
-                }
-            }
-        }
-        foreach (
-            Row::all(
-                $this->db->fetchAllAssociative(
-                    'SELECT a.question_id, a.student_id, a.value FROM quick_answer a
-                        JOIN quick_question q ON q.id = a.question_id JOIN lesson l ON l.id = q.lesson_id
-                     WHERE l.class_id = ?',
-                    [$classId],
-                ),
-            ) as $row
-        ) {
-            $clean = $student->text($row->text('value'));
-            if ($clean !== $row->text('value')) {
-                $this->db->update(
-                    'quick_answer',
-                    ['value' => mb_substr($clean, 0, 200)],
-                    ['question_id' => $row->text('question_id'), 'student_id' => $row->text('student_id')],
-                );
-            }
+        foreach (self::TEXTS as $table => [$keys, $columns, $which]) {
+            $this->texts->rewrite($table, $keys, $columns, $which, ['class' => $classId], $student->text(...));
         }
     }
 }

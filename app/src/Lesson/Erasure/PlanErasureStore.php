@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson\Erasure;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\TextStore;
 use FreshHuddle\Core\Roster\Erasure\FormerMember;
 
 /**
@@ -14,34 +15,35 @@ use FreshHuddle\Core\Roster\Erasure\FormerMember;
  */
 final readonly class PlanErasureStore
 {
+    /** Texts, and how to the lesson, by table. */
     private const TEXTS = [
-        ['segment', 'instructions', 'JOIN lesson l ON l.id = t.lesson_id'],
-        ['prepared_notice', 'text', 'JOIN round r ON r.id = t.round_id JOIN lesson l ON l.id = r.lesson_id'],
-        ['run_group', 'last_name', 'JOIN run u ON u.id = t.run_id JOIN lesson l ON l.id = u.lesson_id'],
-        ['run_group', 'name', 'JOIN run u ON u.id = t.run_id JOIN lesson l ON l.id = u.lesson_id'],
+        'segment' => [['instructions' => null], 'JOIN lesson l ON l.id = t.lesson_id'],
+        'prepared_notice' => [
+            ['text' => null],
+            'JOIN round r ON r.id = t.round_id JOIN lesson l ON l.id = r.lesson_id',
+        ],
+        'run_group' => [
+            ['name' => null, 'last_name' => null],
+            'JOIN run u ON u.id = t.run_id JOIN lesson l ON l.id = u.lesson_id',
+        ],
     ];
 
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private TextStore $texts)
     {
     }
 
     public function forget(string $classId, FormerMember $student): void
     {
         $this->history($classId, $student);
-        foreach (self::TEXTS as [$table, $column, $join]) {
-            foreach (
-                Row::all(
-                    $this->db->fetchAllAssociative(
-                        "SELECT t.id, t.{$column} AS text FROM {$table} t {$join} WHERE l.class_id = ?",
-                        [$classId],
-                    ),
-                ) as $row
-            ) {
-                $clean = $student->text($row->text('text'));
-                if ($clean !== $row->text('text')) {
-                    $this->db->update($table, [$column => $clean], ['id' => $row->text('id')]);
-                }
-            }
+        foreach (self::TEXTS as $table => [$columns, $join]) {
+            $this->texts->rewrite(
+                $table,
+                ['id'],
+                $columns,
+                "{$join} WHERE l.class_id = :class",
+                ['class' => $classId],
+                $student->text(...),
+            );
         }
     }
 

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\Cupboard;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
+use FreshHuddle\App\Http\File\Package;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\Cupboard\File\Imported;
@@ -61,8 +62,12 @@ final readonly class CupboardController
 
     /** Imports a worksheet from a file. */
     #[Route('/originals/import', methods: ['POST'])]
-    public function import(#[CurrentUser] Teacher $teacher, #[Body(40_100_000)] ImportOriginal $request): Imported
-    {
+    public function import(
+        #[CurrentUser]
+        Teacher $teacher,
+        #[Body(Package::MOST_REQUEST)]
+        ImportOriginal $request,
+    ): Imported {
         return $this->bringing->import($teacher, $request);
     }
 

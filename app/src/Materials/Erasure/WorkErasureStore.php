@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\Erasure;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\TextStore;
 use FreshHuddle\Core\Materials\Slot\OwnPictures;
 use FreshHuddle\Core\Roster\Erasure\FormerMember;
 
@@ -17,7 +18,7 @@ final readonly class WorkErasureStore
     private const OF_CLASS = 'JOIN work_copy c ON c.id = t.copy_id JOIN round r ON r.id = c.round_id
         JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id = :class';
 
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private TextStore $texts)
     {
     }
 
@@ -64,27 +65,14 @@ final readonly class WorkErasureStore
      */
     private function answers(string $table, string $classId, FormerMember $student, array $media): void
     {
-        $rows = $this->db->iterateAssociative(
-            "SELECT t.copy_id, t.slot, t.owner, t.revision, t.text FROM {$table} t ".self::OF_CLASS,
+        $this->texts->rewrite(
+            $table,
+            ['copy_id', 'slot', 'owner', 'revision'],
+            ['text' => null],
+            self::OF_CLASS,
             ['class' => $classId],
+            static fn (string $text): string => $student->text(self::withoutPictures($text, $media)),
         );
-        foreach ($rows as $row) {
-            $row = new Row($row);
-            $text = $row->text('text');
-            $clean = $student->text(self::withoutPictures($text, $media));
-            if ($clean !== $text) {
-                $this->db->update(
-                    $table,
-                    ['text' => $clean],
-                    [
-                        'copy_id' => $row->text('copy_id'),
-                        'slot' => $row->text('slot'),
-                        'owner' => $row->text('owner'),
-                        'revision' => $row->int('revision'),
-                    ],
-                );
-            }
-        }
     }
 
     /**
@@ -103,34 +91,23 @@ final readonly class WorkErasureStore
     {
         $this->db->executeStatement('DELETE FROM margin_note WHERE owner = ?', [$student->id]);
         $this->db->update('margin_note', ['answered_by' => FormerMember::NOBODY], ['answered_by' => $student->id]);
-        foreach (
-            Row::all(
-                $this->db->fetchAllAssociative(
-                    'SELECT t.id, t.text, t.answer FROM margin_note t '.self::OF_CLASS,
-                    ['class' => $classId],
-                ),
-            ) as $row
-        ) {
-            $clean = ['text' => $student->text($row->text('text')), 'answer' => $row->textOrNull('answer')];
-            if (null !== $clean['answer']) {
-                $clean['answer'] = $student->text($clean['answer']);
-            }
-            $this->db->update('margin_note', $clean, ['id' => $row->text('id')]);
-        }
-        foreach (
-            Row::all(
-                $this->db->fetchAllAssociative(
-                    'SELECT c.id, c.name FROM work_copy c JOIN round r ON r.id = c.round_id
-                        JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id = ? AND c.student_id IS NULL',
-                    [$classId],
-                ),
-            ) as $row
-        ) {
-            $name = $student->text($row->text('name'));
-            if ($name !== $row->text('name')) {
-                $this->db->update('work_copy', ['name' => mb_substr($name, 0, 120)], ['id' => $row->text('id')]);
-            }
-        }
+        $this->texts->rewrite(
+            'margin_note',
+            ['id'],
+            ['text' => null, 'answer' => null],
+            self::OF_CLASS,
+            ['class' => $classId],
+            $student->text(...),
+        );
+        $this->texts->rewrite(
+            'work_copy',
+            ['id'],
+            ['name' => 120],
+            'JOIN round r ON r.id = t.round_id JOIN lesson l ON l.id = r.lesson_id
+                WHERE l.class_id = :class AND t.student_id IS NULL',
+            ['class' => $classId],
+            $student->text(...),
+        );
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\LessonFile;
 
+use FreshHuddle\App\Http\File\Package;
 use FreshHuddle\App\Http\File\UnreadableZip;
 use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
@@ -14,7 +15,6 @@ use FreshHuddle\App\Materials\Media\MediaName;
  */
 final readonly class LessonArchive
 {
-    public const MOST_BYTES = 30_000_000;
     public const PLAN = 'plan.json';
     private const MOST_PLAN = 4_000_000;
 
@@ -31,7 +31,7 @@ final readonly class LessonArchive
     public static function open(string $bytes): self
     {
         try {
-            $zip = Zip::open($bytes, self::MOST_BYTES);
+            $zip = Zip::open($bytes, Package::MOST_BYTES);
         } catch (UnreadableZip $e) {
             throw self::refused($e->tooLarge ? 'materials.package_too_large' : 'materials.lesson_file_of_another_kind');
         }

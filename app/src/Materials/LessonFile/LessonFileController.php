@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\LessonFile;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
+use FreshHuddle\App\Http\File\Package;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
@@ -21,9 +22,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class LessonFileController
 {
-    /** A file of 30 MB in base64. */
-    private const LONGEST = 40_100_000;
-
     public function __construct(
         private LessonAccess $lessons,
         private ClassAccess $classes,
@@ -48,7 +46,7 @@ final readonly class LessonFileController
         #[CurrentUser]
         Teacher $teacher,
         string $id,
-        #[Body(self::LONGEST)]
+        #[Body(Package::MOST_REQUEST)]
         OpenLessonFile $request,
     ): OpenedLesson {
         $class = $this->classes->schoolClass($teacher, $id);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\LessonFile;
 
 use FreshHuddle\App\Http\Body\Moment;
+use FreshHuddle\App\Http\File\Package;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -17,7 +18,7 @@ final readonly class OpenLessonFile
      * @param int|null $startsAt when this class has it; milliseconds since 1970; null: in a moment
      */
     public function __construct(
-        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.package_at_most_30_mb')]
+        #[Assert\Length(max: Package::MOST_BASE64, maxMessage: 'http.package_at_most_30_mb')]
         public string $package,
         #[Moment]
         public ?int $startsAt = null,

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Ready\Erasure;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Database\TextStore;
 use FreshHuddle\Core\Roster\Erasure\FormerMember;
 
 /**
@@ -14,7 +15,10 @@ use FreshHuddle\Core\Roster\Erasure\FormerMember;
  */
 final readonly class DeliveryErasureStore
 {
-    public function __construct(private Connection $db)
+    private const OF_CLASS = 'JOIN set_up s ON s.id = t.set_up_id JOIN lesson l ON l.id = s.lesson_id
+        WHERE l.class_id = :class';
+
+    public function __construct(private Connection $db, private TextStore $texts)
     {
     }
 
@@ -22,33 +26,27 @@ final readonly class DeliveryErasureStore
     {
         $this->db->executeStatement('DELETE FROM sent_viewer WHERE viewer = ?', [$student->id]);
         $this->db->executeStatement('DELETE FROM sent WHERE target = ?', [$student->id]);
+        $this->texts->rewrite(
+            'set_up_step',
+            ['set_up_id', 'position'],
+            ['subject' => null, 'says' => null, 'failure' => null],
+            self::OF_CLASS,
+            ['class' => $classId],
+            $student->text(...),
+        );
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT t.set_up_id, t.position, t.subject, t.ids, t.says, t.failure FROM set_up_step t
-                        JOIN set_up s ON s.id = t.set_up_id JOIN lesson l ON l.id = s.lesson_id WHERE l.class_id = ?',
-                    [$classId],
+                    'SELECT t.set_up_id, t.position, t.ids FROM set_up_step t '.self::OF_CLASS.' AND t.ids::text LIKE :id',
+                    ['class' => $classId, 'id' => "%{$student->id}%"],
                 ),
             ) as $row
         ) {
-            $text = static fn (string $column): ?string => null === $row->textOrNull($column)
-                ? null
-                : $student->text($row->text($column));
-            $ids = $row->json('ids');
-            $clean = ['subject' => $text('subject'), 'says' => $text('says'), 'failure' => $text('failure')];
-            $left = $student->without($ids);
-            if (
-                $left !== $ids
-                || $clean['subject'] !== $row->textOrNull('subject')
-                || $clean['says'] !== $row->textOrNull('says')
-                || $clean['failure'] !== $row->textOrNull('failure')
-            ) {
-                $this->db->update(
-                    'set_up_step',
-                    $clean + ['ids' => json_encode($left, \JSON_THROW_ON_ERROR)],
-                    ['set_up_id' => $row->text('set_up_id'), 'position' => $row->int('position')],
-                );
-            }
+            $this->db->update(
+                'set_up_step',
+                ['ids' => json_encode($student->without($row->json('ids')), \JSON_THROW_ON_ERROR)],
+                ['set_up_id' => $row->text('set_up_id'), 'position' => $row->int('position')],
+            );
         }
     }
 }

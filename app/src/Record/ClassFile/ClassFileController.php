@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Record\ClassFile;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
+use FreshHuddle\App\Http\File\Package;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Record\Exception\RecordRefused;
 use FreshHuddle\App\Roster\ClassAccess;
@@ -20,9 +21,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class ClassFileController
 {
-    /** A file of 30 MB in base64. */
-    private const LONGEST = 40_100_000;
-
     public function __construct(
         private ClassAccess $access,
         private ClassFileWriter $writer,
@@ -42,8 +40,12 @@ final readonly class ClassFileController
 
     /** Has a class move in from a file. */
     #[Route('/classes/file', methods: ['POST'])]
-    public function open(#[CurrentUser] Teacher $teacher, #[Body(self::LONGEST)] OpenClassFile $request): OpenedClass
-    {
+    public function open(
+        #[CurrentUser]
+        Teacher $teacher,
+        #[Body(Package::MOST_REQUEST)]
+        OpenClassFile $request,
+    ): OpenedClass {
         $bytes = base64_decode($request->package, true);
         if (false === $bytes) {
             throw RecordRefused::unusable('record.file.another_kind', 'package');

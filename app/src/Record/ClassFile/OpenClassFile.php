@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Record\ClassFile;
 
+use FreshHuddle\App\Http\File\Package;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -15,7 +16,7 @@ final readonly class OpenClassFile
      * @param string $package the bytes of the file, in base64
      */
     public function __construct(
-        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.package_at_most_30_mb')]
+        #[Assert\Length(max: Package::MOST_BASE64, maxMessage: 'http.package_at_most_30_mb')]
         public string $package,
     ) {
     }

@@ -66,7 +66,7 @@ final readonly class MailClassEnd implements TaskHandler
         }
         $this->letter->send($task, $teacher->email, 'class_ends', [
             'class' => $class->name,
-            'day' => $class->endsOn->format('j F Y'),
+            'day' => $class->endsOn->getTimestamp(),
             'link' => "{$this->publicUrl}/classes/{$class->id}",
         ]);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard\File;
 
+use FreshHuddle\App\Http\File\Package;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -22,7 +23,7 @@ final readonly class ImportOriginal
         public string $name,
         #[Assert\Length(max: 400_000, maxMessage: 'materials.file_is_too_long')]
         public string $text = '',
-        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.package_at_most_30_mb'),]
+        #[Assert\Length(max: Package::MOST_BASE64, maxMessage: 'http.package_at_most_30_mb'),]
         public ?string $package = null,
     ) {
     }

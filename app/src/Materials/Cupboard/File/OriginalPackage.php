@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Cupboard\File;
 
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\File\Package;
 use FreshHuddle\App\Http\File\UnreadableZip;
 use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
@@ -19,7 +20,6 @@ use FreshHuddle\Core\Materials\Original;
  */
 final readonly class OriginalPackage
 {
-    public const MOST_BYTES = 30_000_000;
     /** Bytes of the text in it: as much as a text by itself may have. */
     private const MOST_TEXT = 1_600_000;
     private const TEXTS = ['original.json', 'original.md'];
@@ -80,7 +80,7 @@ final readonly class OriginalPackage
     private static function open(string $bytes): Zip
     {
         try {
-            return Zip::open($bytes, self::MOST_BYTES);
+            return Zip::open($bytes, Package::MOST_BYTES);
         } catch (UnreadableZip $e) {
             throw MaterialsRefused::unusable(
                 $e->tooLarge ? 'materials.package_too_large' : 'materials.file_of_another_kind',
