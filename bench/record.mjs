@@ -41,9 +41,9 @@ sql(`
     FROM run_seat s JOIN run u ON u.id = s.run_id
     CROSS JOIN LATERAL (SELECT n, u.out_at + 1000 * ${signEvery} * n::bigint AS at
       FROM generate_series(0, ${Math.floor((minutes * 60) / signEvery)}) n) x WHERE u.lesson_id = '${id}';
-  INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at)
+  INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at, put, filled)
     SELECT c.id, 'each', s.student_id, n + 1, repeat('The water comes over the quay and into the cellars. ', n % 30 + 1),
-      s.student_id, u.out_at + 1000 * ${writeEvery} * n::bigint
+      s.student_id, u.out_at + 1000 * ${writeEvery} * n::bigint, CASE WHEN n % 30 = 0 AND n > 0 THEN 0 ELSE 53 END, true
     FROM run_seat s JOIN run u ON u.id = s.run_id JOIN run_group g ON g.id = s.run_group_id
     JOIN work_copy c ON c.group_id = g.group_id AND c.round_id = u.round_id
     CROSS JOIN generate_series(0, ${Math.floor((minutes * 60) / writeEvery)}) n WHERE u.lesson_id = '${id}';

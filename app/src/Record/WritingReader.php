@@ -47,9 +47,11 @@ final readonly class WritingReader
             }
             $slot = "{$row->text('copy_id')} {$row->text('slot')}";
             $place = "{$slot} {$row->text('owner')}";
-            $put = $kind->put($before[$place] ?? '', $row->text('text'));
-            $before[$place] = $row->text('text');
-            $isFilled = $kind->isFilled($row->text('text'), $block);
+            // Counted when the stretch ended; what is being written, or was before it was counted then, is counted now.
+            $text = $row->textOrNull('text') ?? '';
+            $put = $row->intOrNull('put') ?? $kind->put($row->textOrNull('was') ?? $before[$place] ?? '', $text);
+            $isFilled = $row->boolOrNull('filled') ?? $kind->isFilled($text, $block);
+            $before[$place] = $text;
             if (isset($alone[$copy['original']]) && null !== $copy['student']) {
                 $answered[$copy['student']][$slot] = $isFilled;
             } elseif (null !== $copy['group'] && ($filled[$place] ?? false) !== $isFilled) {
@@ -149,19 +151,27 @@ final readonly class WritingReader
     }
 
     /**
-     * What stood in each place at the end of each stretch of writing, in the order of time.
+     * What stood in each place at the end of each stretch of writing, in the order of time: what was counted of it, or
+     * else its text, and the text before where it is of a stretch that goes on.
      *
      * @return iterable<Row>
      */
     private function states(string $lessonId): iterable
     {
         $rows = $this->db->iterateAssociative(
-            'SELECT x.copy_id, x.slot, x.owner, x.text, x.author, x.at FROM (
-               SELECT copy_id, slot, owner, revision, text, author, at FROM slot_revision WHERE revision > 0
-               UNION ALL SELECT copy_id, slot, owner, revision, text, author, at FROM slot_answer WHERE revision > 0) x
-             JOIN work_copy c ON c.id = x.copy_id JOIN round r ON r.id = c.round_id
-             WHERE r.lesson_id = ? ORDER BY x.at, x.copy_id, x.slot, x.owner, x.revision',
-            [$lessonId],
+            'SELECT x.* FROM (
+               SELECT v.copy_id, v.slot, v.owner, v.revision, v.author, v.at, v.put, v.filled,
+                 CASE WHEN v.put IS NULL OR v.filled IS NULL THEN v.text END AS text, NULL::text AS was
+               FROM slot_revision v JOIN work_copy c ON c.id = v.copy_id JOIN round r ON r.id = c.round_id
+               WHERE r.lesson_id = :lesson AND v.revision > 0
+               UNION ALL
+               SELECT a.copy_id, a.slot, a.owner, a.revision, a.author, a.at, NULL, NULL, a.text,
+                 (SELECT v.text FROM slot_revision v WHERE (v.copy_id, v.slot, v.owner) = (a.copy_id, a.slot, a.owner)
+                    AND v.revision > 0 ORDER BY v.revision DESC LIMIT 1)
+               FROM slot_answer a JOIN work_copy c ON c.id = a.copy_id JOIN round r ON r.id = c.round_id
+               WHERE r.lesson_id = :lesson AND a.revision > 0) x
+             ORDER BY x.at, x.copy_id, x.slot, x.owner, x.revision',
+            ['lesson' => $lessonId],
         );
         foreach ($rows as $row) {
             yield new Row($row);

@@ -9,6 +9,8 @@ use FreshHuddle\App\Tests\Debrief\DebriefTestCase;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\Core\Tests\Record\SecondRecorder;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
 
 /**
  * The record of a lesson, from what was really done in it.
@@ -238,6 +240,36 @@ final class RecordTest extends DebriefTestCase
         $other = $this->newTeacher('otto@larkmouth.example');
         $this->asTeacher($other);
         $this->ask('GET', "/api/staff/lessons/{$this->id}/record/work/{$group}/5")->is(404);
+    }
+
+    public function test_what_was_counted_when_it_was_written_is_what_the_texts_say(): void
+    {
+        $tokens = $this->workDone(3, 1, 3);
+        $copy = $this->copyOf($tokens[0]);
+        $dice = new Randomizer(new Xoshiro256StarStar(7));
+        $words = ['quay ', 'wall ', 'behind ', 'the yard. ', 'Water é ', '😀 '];
+        $before = '';
+        for ($i = 0; $i < 25; ++$i) {
+            $text = implode('', array_map(
+                static fn (): string => $words[$dice->getInt(0, 5)],
+                range(1, $dice->getInt(1, 9)),
+            ));
+            $text = 0 === $i % 7 ? '' : $text;
+            $this->write($tokens[$dice->getInt(0, 2)], $copy, 'decision', $text, $before);
+            $before = $text;
+        }
+        $this->everybodyBack();
+        $this->command($this->id, 'end')->is(200);
+        $record = $this->ask('GET', "/api/staff/lessons/{$this->id}/record")->is(200);
+        self::assertGreaterThan(5, $this->db()->fetchOne('SELECT COUNT(*) FROM slot_revision WHERE put IS NOT NULL'));
+        $this->db()->executeStatement('UPDATE slot_revision SET put = NULL, filled = NULL');
+        self::assertSame(
+            [$record->at('students'), $record->at('groups')],
+            [
+                ($again = $this->ask('GET', "/api/staff/lessons/{$this->id}/record"))->at('students'),
+                $again->at('groups'),
+            ],
+        );
     }
 
     public function test_a_group_of_another_lesson_shows_nothing(): void

@@ -31,6 +31,12 @@ class SlotRevision
         /** Milliseconds since 1970. */
         #[ORM\Column(type: 'bigint')]
         public readonly int $at,
+        /** Signs or things put in since the stretch before, as its kind counts them; null: not counted yet. */
+        #[ORM\Column(nullable: true)]
+        public readonly ?int $put,
+        /** Whether it was filled in then; null: not known yet. */
+        #[ORM\Column(nullable: true)]
+        public readonly ?bool $filled,
     ) {
     }
 }

@@ -207,10 +207,23 @@ final readonly class SlotStore implements PurgesExpired
         $text = $this->fit($kind->merge($save->base, $saved->text, $save->text), $kind, $saved, $key, $author, $now);
         $answer = (new AnswerView($block->id, $owner, $text, $saved->revision + 1, $author, $now))->in($block);
         if ($saved->revision > 0 && ($apart || $saved->author !== $author || $now - $saved->at > self::STRETCH)) {
+            $before = $this->db->fetchOne(
+                'SELECT text FROM slot_revision WHERE copy_id = ? AND slot = ? AND owner = ? AND revision > 0
+                    ORDER BY revision DESC LIMIT 1',
+                $key,
+            );
             $this->db->executeStatement(
-                'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at)
-                    VALUES (?, ?, ?, ?, ?, ?, ?)',
-                [...$key, $saved->revision, $saved->text, $saved->author, $saved->at],
+                'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at, put, filled)
+                    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+                [
+                    ...$key,
+                    $saved->revision,
+                    $saved->text,
+                    $saved->author,
+                    $saved->at,
+                    $kind->put(\is_string($before) ? $before : '', $saved->text),
+                    $kind->isFilled($saved->text, $block) ? 't' : 'f',
+                ],
             );
         }
         $this->db->executeStatement(

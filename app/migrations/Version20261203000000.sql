@@ -1,0 +1,2 @@
+ALTER TABLE slot_revision ADD put INT DEFAULT NULL;
+ALTER TABLE slot_revision ADD filled BOOLEAN DEFAULT NULL;
