@@ -49,7 +49,7 @@ export default ts.config(
     languageOptions: { globals: { self: 'readonly', caches: 'readonly', fetch: 'readonly', URL: 'readonly' } },
   },
   {
-    files: ['bench/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'web/messages/*.mjs', 'eslint.config.js'],
+    files: ['bench/**/*.mjs', 'media/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'web/messages/*.mjs', 'eslint.config.js'],
     languageOptions: {
       globals: {
         process: 'readonly',

@@ -1,11 +1,12 @@
 # An instance of Fresh Huddle: where it keeps its things, how it is set up, started and stopped.
 # Sourced by bin/start, bin/stop, bin/test and bin/bench. Needs ROOT (the checkout), FH_VAR (the instance's folder) and
-# PORT (the first of six: application, stand-ins, PostgreSQL, publishing, mail taken, mail shown).
+# PORT (the first of eight: application, stand-ins, PostgreSQL, publishing, mail taken, mail shown, media server for the
+# gate and for the application).
 
 set -euo pipefail
 export FH_VAR
 STANDIN_PORT=$((PORT + 1)) PG_PORT=$((PORT + 2)) PUBLISH_PORT=$((PORT + 3))
-SMTP_PORT=$((PORT + 4)) MAILBOX_PORT=$((PORT + 5))
+SMTP_PORT=$((PORT + 4)) MAILBOX_PORT=$((PORT + 5)) MEDIA_PORT=$((PORT + 6)) MEDIA_ADMIN_PORT=$((PORT + 7))
 LISTEN=${LISTEN:-127.0.0.1}
 RUN="/run/fresh-huddle-$PORT"
 PGBIN=/usr/lib/postgresql/15/bin
@@ -45,9 +46,9 @@ need_space() {
 need_ports() {
     local port
     is_running && return 0
-    for port in "$PORT" "$STANDIN_PORT" "$PG_PORT" "$PUBLISH_PORT" "$SMTP_PORT" "$MAILBOX_PORT"; do
+    for port in "$PORT" "$STANDIN_PORT" "$PG_PORT" "$PUBLISH_PORT" "$SMTP_PORT" "$MAILBOX_PORT" "$MEDIA_PORT" "$MEDIA_ADMIN_PORT"; do
         if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
-            fail "port $port is used by another program. Choose another with --port N (N to N+5 are used)."
+            fail "port $port is used by another program. Choose another with --port N (N to N+7 are used)."
         fi
     done
 }
@@ -74,7 +75,10 @@ packages() {
     [ -e "$own" ] || echo 'create_main_cluster = false' >"$own"
     install_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-apcu \
         php8.2-intl php8.2-mbstring php8.2-xml \
-        nginx libnginx-mod-nchan libnginx-mod-http-brotli-static supervisor postgresql-15 composer git unzip curl
+        nginx libnginx-mod-nchan libnginx-mod-http-brotli-static supervisor postgresql-15 composer git unzip curl \
+        iproute2
+    # Where the media server cannot be had, everything else works, with rooms elsewhere.
+    (install_packages janus) 2>/dev/null || true
 }
 
 # $1: a name; the rest: files. True if they are not as they were when `stamp` was last called for the name.
@@ -183,7 +187,7 @@ write_settings() {
     (
         umask 077
         touch "$FH_VAR/secrets"
-        for name in APP TOKEN HOOK STREAM PORTAL MAILHOOK; do
+        for name in APP TOKEN HOOK STREAM PORTAL MAILHOOK MEDIA MEDIATOKEN MEDIAROOM MEDIAHOOK MEDIAADDRESS; do
             grep -q "^$name=" "$FH_VAR/secrets" || printf '%s=%s\n' "$name" "$(secret)" >>"$FH_VAR/secrets"
         done
     )
@@ -211,6 +215,11 @@ return [
     'PORTAL_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
     'PORTAL_TOKEN' => '$PORTAL',
     'MAIL_HOOK_SECRET' => '$MAILHOOK',
+    'MEDIA_ADMIN_URL' => 'http://127.0.0.1:$MEDIA_ADMIN_PORT/admin',
+    'MEDIA_ADMIN_SECRET' => '$MEDIA',
+    'MEDIA_ROOM_KEY' => '$MEDIAROOM',
+    'MEDIA_ADDRESS_SECRET' => '$MEDIAADDRESS',
+    'MEDIA_HOOK_SECRET' => '$MEDIAHOOK',
     'MEETING_URL' => 'http://127.0.0.1:$STANDIN_PORT',
     'MEETING_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
     'MEETING_TOKEN' => '$TOKEN',
@@ -242,14 +251,46 @@ write_configuration() {
         sed -e "s|@ROOT@|$ROOT|g; s|@VAR@|$FH_VAR|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@STANDIN_PORT@|$STANDIN_PORT|g" \
             -e "s|@PG_PORT@|$PG_PORT|g; s|@PUBLISH_PORT@|$PUBLISH_PORT|g; s|@SMTP_PORT@|$SMTP_PORT|g; s|@MAILBOX_PORT@|$MAILBOX_PORT|g; s|@LISTEN@|$LISTEN|g; s|@USER@|$user|g" \
             -e "s|@LANGUAGES@|$(languages)|g; s|@NODE@|$(command -v node)|g" \
-            -e "s|@STREAM@|$STREAM|g; s|@MAILHOOK@|$MAILHOOK|g" -e "s|@PGDATA@|$PGDATA_DIR|g; s|@PGBIN@|$PGBIN|g; s|@FPM_ROOT@|$([ "$user" = root ] && echo -R)|g" \
+            -e "s|@STREAM@|$STREAM|g; s|@MAILHOOK@|$MAILHOOK|g; s|@MEDIAADDRESS@|$MEDIAADDRESS|g; s|@MEDIATOKEN@|$MEDIATOKEN|g; s|@MEDIA_PORT@|$MEDIA_PORT|g" -e "s|@PGDATA@|$PGDATA_DIR|g; s|@PGBIN@|$PGBIN|g; s|@FPM_ROOT@|$([ "$user" = root ] && echo -R)|g" \
             "$template" >"$FH_VAR/conf/$name"
     done
+    write_media_configuration "$user"
+    # What is not there is not started either.
+    [ -z "$(media_missing)" ] || sed -i '/^\[program:media\]/,/^$/d' "$FH_VAR/conf/supervisord.conf"
     install -m 644 "$FH_VAR/conf/postgresql.conf" "$RUN/postgresql.conf"
     chown -R "$user" "$FH_VAR/cache" "$FH_VAR/log" "$FH_VAR/tmp"
     install -d -o "$user" "$FH_VAR/files"
     install -d -o postgres "$RUN/postgres"
     install -d -o "$user" "$RUN/serve"
+}
+
+# The media server: Debian's janus, with settings of this instance alone. It never uses loopback, so it wants an address
+# of this machine; one that other machines reach where students are elsewhere.
+JANUS=/usr/lib/x86_64-linux-gnu/janus
+media_interface() { ip -4 -o addr show scope global up 2>/dev/null | awk '{ print $2; exit }'; }
+# UDP ports for sound and pictures: 400 of this instance's own, or those that were said.
+media_ports() {
+    local first=$((20000 + PORT % 1000 / 10 * 400))
+    echo "${RTP:-$first-$((first + 399))}"
+}
+# Why there are no rooms of our own on this machine; nothing where there are.
+media_missing() {
+    command -v janus >/dev/null || { echo "the package janus is not installed"; return; }
+    [ -n "$(media_interface)" ] || { echo "this machine has no network address but its own"; return; }
+}
+write_media_configuration() {
+    local user=$1 template nat=
+    rm -rf "$RUN/media"
+    install -d -o "$user" -m 700 "$RUN/media"
+    [ -z "${MEDIA_HOST:-}" ] || nat="nat_1_1_mapping = \"$MEDIA_HOST\""
+    for template in "$ROOT"/ops/media/*; do
+        sed -e "s|@RUN@|$RUN|g; s|@JANUS@|$JANUS|g; s|@PORT@|$PORT|g; s|@RTP@|$(media_ports)|g; s|@NAT@|$nat|g" \
+            -e "s|@MEDIA_PORT@|$MEDIA_PORT|g; s|@MEDIA_ADMIN_PORT@|$MEDIA_ADMIN_PORT|g; s|@MEDIA_INTERFACE@|$(media_interface)|g" \
+            -e "s|@MEDIA@|$MEDIA|g; s|@MEDIATOKEN@|$MEDIATOKEN|g; s|@MEDIAROOM@|$MEDIAROOM|g; s|@MEDIAHOOK@|$MEDIAHOOK|g" \
+            "$template" >"$RUN/media/$(basename "$template")"
+    done
+    chown -R "$user" "$RUN/media"
+    chmod 600 "$RUN"/media/*
 }
 
 # What opens the control page of the stand-in meeting service.
@@ -340,7 +381,7 @@ bring_up() {
     if [ "$(control status php-fpm | awk '{ print $2 }')" = RUNNING ]; then
         control signal USR2 php-fpm >/dev/null
         control signal HUP nginx >/dev/null
-        control restart application first-views >/dev/null
+        control restart application first-views gate >/dev/null
         control restart worker: >/dev/null
     fi
     start_all

@@ -68,8 +68,11 @@ export async function student(
   doorWord: string,
   name: string,
   colorScheme: 'light' | 'dark' = 'light',
+  /** Done before the page opens. */
+  prepare: (context: BrowserContext) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<Student> {
   const context = await browser.newContext({ viewport: phone, colorScheme });
+  await prepare(context);
   const page = await context.newPage();
   await page.goto('/student');
   await page.getByLabel('Join words').fill(doorWord);

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Database;
 use Doctrine\DBAL\Connection;
 
 /**
- * Texts in many rows of a table, rewritten for the one who writes it. By hand: rows are many, and only those that change
- * are written.
+ * Texts in many rows of a table, rewritten for the one who writes it. By hand: rows are many, and only those that
+ * change are written.
  */
 final readonly class TextStore
 {

@@ -12,7 +12,7 @@ use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Live\Moving\RoundMoves;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\RoomOpener;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomTaskHandler;
@@ -47,7 +47,7 @@ final readonly class RoundTaskHandler implements TaskHandler
         private RoomReader $rooms,
         private RoundMoves $moves,
         private RunStore $runs,
-        private RoomService $service,
+        private RoomServices $services,
         private RoomOpener $opener,
         private Stream $stream,
         private Tasks $tasks,
@@ -83,7 +83,7 @@ final readonly class RoundTaskHandler implements TaskHandler
                 self::MOVE_BACK => Phase::Back === $phase ? $this->moveBack($round, $rooms) : null,
                 self::SAY => $this->say($task, $rooms),
                 default => Phase::ComingBack === $phase
-                    ? $this->service->say(array_keys($rooms), $this->callText($round->state()))
+                    ? $this->services->say(array_map(strval(...), array_keys($rooms)), $this->callText($round->state()))
                     : null,
             };
         } catch (MeetingServiceFailed $e) {
@@ -121,11 +121,11 @@ final readonly class RoundTaskHandler implements TaskHandler
         $students = array_filter((array) ($task->data['to'] ?? []), \is_string(...));
         $to = [] === $students ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
         if ([] !== $to) {
-            $this->service->say(array_map(strval(...), $to), $text);
+            $this->services->say(array_map(strval(...), $to), $text);
         }
         // What is said to single students is not said in a room others are in.
         foreach ([] === $groups ? $students : [] as $student) {
-            $this->service->tell($student, $text);
+            $this->services->tell($student, $text);
         }
     }
 
@@ -137,7 +137,7 @@ final readonly class RoundTaskHandler implements TaskHandler
     private function moveOut(Round $round, array $rooms): void
     {
         $this->opener->open($round->grouping->id);
-        $this->service->move($this->moves->groupRooms($round, $rooms));
+        $this->services->move($this->moves->groupRooms($round, $rooms), $this->allRooms($round));
     }
 
     /**
@@ -147,11 +147,19 @@ final readonly class RoundTaskHandler implements TaskHandler
      */
     private function moveBack(Round $round, array $rooms): void
     {
-        $this->service->move($this->moves->mainSession($round, $rooms));
+        $this->services->move($this->moves->mainSession($round, $rooms), $this->allRooms($round));
         foreach ($this->moves->sideRooms($round) as $room) {
             $this->tasks->schedule(RoomTaskHandler::SHUT_OUT, $room, $this->clock->ms() + RoomTaskHandler::TIME_TO_GO);
         }
         $this->opener->closeLater($round->grouping->id);
+    }
+
+    /**
+     * @return list<string> what the services call them, side rooms and those of other groupings too
+     */
+    private function allRooms(Round $round): array
+    {
+        return array_map(strval(...), array_keys($this->rooms->made($round->lesson->class->id)));
     }
 
     private function callText(Moments $moments): string

@@ -10,7 +10,7 @@ use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
@@ -26,7 +26,7 @@ final readonly class RoomEntry
         private RoomStore $store,
         private Membership $membership,
         private Sources $sources,
-        private RoomService $service,
+        private RoomServices $services,
         private EventDispatcherInterface $events,
         private Clock $clock,
     ) {
@@ -65,7 +65,12 @@ final readonly class RoomEntry
     public function sound(Room $room): string
     {
         try {
-            return $this->service->listen($room->externalId ?? throw RoomsRefused::unusable('rooms.nothing_to_hear'));
+            $external = $room->externalId ?? throw RoomsRefused::unusable('rooms.nothing_to_hear');
+            $service = $this->services->serviceFor($external);
+
+            return $service->capabilities()->givesSamples
+                ? $service->listen($external)
+                : throw RoomsRefused::unusable('rooms.nothing_to_hear');
         } catch (MeetingServiceFailed $e) {
             throw RoomsRefused::because($e->says);
         }

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Rooms\RoomLife;
 use FreshHuddle\Core\Rooms\RoomState;
@@ -23,7 +23,7 @@ final readonly class RoomOpener
     public function __construct(
         private EntityManagerInterface $em,
         private RoomStore $store,
-        private RoomService $service,
+        private RoomServices $services,
         private Tasks $tasks,
         private Clock $clock,
     ) {
@@ -40,7 +40,7 @@ final readonly class RoomOpener
             $this->em->refresh($room);
             $this->tasks->cancel($room->id, RoomTaskHandler::CLOSE);
             if (RoomState::Closed === $room->state && null !== $room->externalId) {
-                $this->service->open($room->externalId, true);
+                $this->services->serviceFor($room->externalId)->open($room->externalId, true);
                 $this->store->note($room->id, RoomState::Made);
             }
         }
@@ -70,7 +70,7 @@ final readonly class RoomOpener
     public function close(Room $room): void
     {
         if (null !== $room->externalId) {
-            $this->service->open($room->externalId, false);
+            $this->services->serviceFor($room->externalId)->open($room->externalId, false);
             $this->store->note($room->id, RoomState::Closed);
         }
     }

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 
 /**
  * Compares the rooms of a round with what the meeting service says of them.
@@ -17,7 +17,7 @@ final readonly class RoomProbe
     public function __construct(
         private RoomReader $reader,
         private RoomStore $store,
-        private RoomService $service,
+        private RoomServices $services,
         private Clock $clock,
     ) {
     }
@@ -34,11 +34,13 @@ final readonly class RoomProbe
     {
         $made = [];
         foreach ($this->reader->forSetUp($round->lesson->class->id, $round->grouping->id) as $row) {
-            if ($row->bool('on_floor') && null !== $row->textOrNull('external_id')) {
-                $made[$row->text('external_id')] = $row;
+            $external = $row->bool('on_floor') ? $row->textOrNull('external_id') : null;
+            // A room that is made when somebody comes is not missed before.
+            if (null !== $external && $this->services->serviceFor($external)->capabilities()->keepsRooms) {
+                $made[$external] = $row;
             }
         }
-        $states = [] === $made ? [] : $this->service->states(array_map(strval(...), array_keys($made)));
+        $states = [] === $made ? [] : $this->services->states(array_map(strval(...), array_keys($made)));
         $wrong = [];
         foreach ($made as $external => $row) {
             $state = $states[$external] ?? null;

@@ -9,7 +9,7 @@ use FreshHuddle\App\Rooms\Event\MembersSet;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Words\Words;
@@ -45,7 +45,7 @@ final readonly class RoomTaskHandler implements TaskHandler
         private EntityManagerInterface $em,
         private RoomStore $store,
         private Membership $membership,
-        private RoomService $service,
+        private RoomServices $services,
         private Sources $sources,
         private RoomOpener $opener,
         private EventDispatcherInterface $events,
@@ -118,7 +118,7 @@ final readonly class RoomTaskHandler implements TaskHandler
     private function retire(Task $task): void
     {
         try {
-            $this->service->retire($task->subject);
+            $this->services->serviceFor($task->subject)->retire($task->subject);
         } catch (MeetingServiceFailed $e) {
             throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
                 ? new TryAgain($e->says, 500 * 2 ** $task->attempts)

@@ -10,6 +10,8 @@ use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Moving\MoveTaskHandler;
 use FreshHuddle\App\Live\Moving\OnMembersSet;
 use FreshHuddle\App\Rooms\Event\MembersSet;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Tests\Support\RoomsInMemory;
@@ -211,7 +213,8 @@ final class MovingTest extends AppTestCase
             $this->em(),
             $this->service(MoveStore::class),
             $this->service(FloorStore::class),
-            $service,
+            $this->service(RoomReader::class),
+            new RoomServices([$service]),
             $this->service(Clock::class),
         );
         [$old, $new] = [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Support;
 
+use FreshHuddle\App\Rooms\Meeting\RoomCapabilities;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Meeting\RoomStatus;
 use FreshHuddle\Core\Rooms\RoomPermissions;
@@ -20,6 +21,16 @@ final class RoomsInMemory implements RoomService
     public array $moved = [];
     /** @var (\Closure(): void)|null what happens while it is answering who is there */
     public ?\Closure $meanwhile = null;
+
+    public function capabilities(): RoomCapabilities
+    {
+        return new RoomCapabilities(true, true, true, true);
+    }
+
+    public function owns(string $room): bool
+    {
+        return true;
+    }
 
     public function make(string $key, string $name, RoomPermissions $allowed): string
     {
@@ -60,12 +71,7 @@ final class RoomsInMemory implements RoomService
         );
     }
 
-    public function entryUrl(string $link): string
-    {
-        return $link;
-    }
-
-    public function move(array $moves): void
+    public function move(array $moves, array $among): void
     {
         $this->moved = array_replace($this->moved, $moves);
     }

@@ -9,6 +9,8 @@ namespace FreshHuddle\Core\Rooms;
  */
 enum SourceKind: string
 {
+    /** Rooms of our own, in our own pages. */
+    case OwnRooms = 'ownRooms';
     /** Rooms are made at a meeting service that we can talk to. */
     case MeetingService = 'meetingService';
     /** Links of the teacher's own, to a program we cannot talk to. */
@@ -18,16 +20,25 @@ enum SourceKind: string
     /** Places in one building. */
     case Classroom = 'classroom';
 
+    /** Where the rooms of a class come from before anybody has said where. */
+    public const FIRST = self::MeetingService;
+
     /** People are sent there through an address. */
     public function hasLink(): bool
     {
-        return self::Classroom !== $this;
+        return self::Classroom !== $this && self::OwnRooms !== $this;
     }
 
     /** It is made for us, people can be moved there and spoken to there, and we are told who is there. */
     public function answers(): bool
     {
-        return self::MeetingService === $this;
+        return self::MeetingService === $this || self::OwnRooms === $this;
+    }
+
+    /** It opens in our own pages, and is there whenever there is a group: nothing has to be made beforehand. */
+    public function isHere(): bool
+    {
+        return self::OwnRooms === $this;
     }
 
     /** Whoever is first may have to open it for the others. */

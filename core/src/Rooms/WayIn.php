@@ -13,6 +13,8 @@ enum WayIn: string
     case None = 'none';
     /** It is a place in the building. */
     case Place = 'place';
+    /** It opens in this page. */
+    case Here = 'here';
     /** By a press. */
     case Press = 'press';
     /** By a press, and it has to be opened for the others, who wait. */
@@ -38,6 +40,9 @@ enum WayIn: string
     ): self {
         if (null === $source) {
             return self::None;
+        }
+        if ($source->isHere()) {
+            return self::Here;
         }
         if (!$source->hasLink()) {
             return self::Place;

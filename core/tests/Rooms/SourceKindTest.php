@@ -22,6 +22,7 @@ final class SourceKindTest extends TestCase
                     'kind' => $kind->value,
                     'hasLink' => $kind->hasLink(),
                     'answers' => $kind->answers(),
+                    'isHere' => $kind->isHere(),
                     'mayNeedOpening' => $kind->mayNeedOpening(),
                     'isPasted' => $kind->isPasted(),
                     'isFromPattern' => $kind->isFromPattern(),

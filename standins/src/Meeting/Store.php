@@ -187,6 +187,7 @@ final readonly class Store
         foreach ($this->db->rows('SELECT person FROM pass WHERE room = ?', [$room]) as $row) {
             if (!isset($people[$row['person']])) {
                 $this->db->run('DELETE FROM pass WHERE room = ? AND person = ?', [$room, $row['person']]);
+                $this->db->run('DELETE FROM presence WHERE room = ? AND person = ?', [$room, $row['person']]);
             }
         }
         foreach ($people as $person => $name) {

@@ -3004,7 +3004,8 @@ export interface paths {
         /** Leads the student to the room where they belong now */
         get: operations["studentRoom"];
         put?: never;
-        post?: never;
+        /** Lets the student into the room of our own where they belong now */
+        post: operations["studentEnterRoom"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3899,6 +3900,11 @@ export interface components {
             owner?: string | null;
             beside?: boolean;
         };
+        IceServer: {
+            urls: string;
+            username: string;
+            credential: string;
+        };
         /** @enum {string} */
         ImportFate: "added" | "changed" | "same" | "refused";
         ImportLineView: {
@@ -4519,6 +4525,15 @@ export interface components {
         };
         /** @enum {string} */
         RoomState: "planned" | "made" | "tried" | "open" | "closed" | "failed";
+        RoomTicket: {
+            place: string;
+            me: string;
+            address: string;
+            room: string;
+            token: string;
+            ice: components["schemas"]["IceServer"][];
+            share: boolean;
+        };
         RoomTried: {
             was: boolean;
         };
@@ -4874,7 +4889,7 @@ export interface components {
             private?: boolean;
         };
         /** @enum {string} */
-        SourceKind: "meetingService" | "ownLinks" | "namePattern" | "classroom";
+        SourceKind: "ownRooms" | "meetingService" | "ownLinks" | "namePattern" | "classroom";
         StaffName: {
             id: string;
             name: string;
@@ -5104,7 +5119,7 @@ export interface components {
             to: number;
         };
         /** @enum {string} */
-        WayIn: "none" | "place" | "press" | "open" | "wait";
+        WayIn: "none" | "place" | "here" | "press" | "open" | "wait";
         /** @enum {string} */
         Weight: "stop" | "look";
         WhyRequest: {
@@ -10350,6 +10365,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    studentEnterRoom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomTicket"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

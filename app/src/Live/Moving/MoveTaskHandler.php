@@ -11,7 +11,7 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -40,7 +40,7 @@ final readonly class MoveTaskHandler implements TaskHandler
         private MoveStore $moves,
         private NowReader $lessons,
         private WhereaboutsReader $whereabouts,
-        private RoomService $service,
+        private RoomServices $services,
         private StudentMover $mover,
         private Tasks $tasks,
         private Stream $stream,
@@ -99,7 +99,7 @@ final readonly class MoveTaskHandler implements TaskHandler
         }
         $this->stream->publish([Audience::student($student)], new FetchedMessage($now));
         if ($move->help->moves()) {
-            $this->service->tell($student, $this->words->say(new Message('live.said.fetched')));
+            $this->services->tell($student, $this->words->say(new Message('live.said.fetched')));
             $this->mover->move($round, $student);
         }
 

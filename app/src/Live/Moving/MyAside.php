@@ -39,7 +39,12 @@ final readonly class MyAside
         }
         $kind = \is_string($source) ? SourceKind::tryFrom($source) : null;
         $name = \is_string($name) ? $name : '';
-        $way = true === $isLinked ? WayIn::Press : (null !== $kind && !$kind->hasLink() ? WayIn::Place : WayIn::None);
+        $way = match (true) {
+            true === $kind?->isHere() => WayIn::Here,
+            true === $isLinked => WayIn::Press,
+            false === $kind?->hasLink() => WayIn::Place,
+            default => WayIn::None,
+        };
 
         return new self($place, $from, $name, new MyRoom($way, WayIn::Place === $way ? $name : '', []));
     }

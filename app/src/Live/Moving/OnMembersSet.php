@@ -10,7 +10,8 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Event\MembersSet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
+use FreshHuddle\App\Rooms\RoomReader;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
@@ -22,7 +23,8 @@ final readonly class OnMembersSet
         private EntityManagerInterface $em,
         private MoveStore $moves,
         private FloorStore $floors,
-        private RoomService $service,
+        private RoomReader $rooms,
+        private RoomServices $services,
         private Clock $clock,
     ) {
     }
@@ -57,7 +59,10 @@ final readonly class OnMembersSet
                     $now,
                 )->place === $event->groupId,
             );
-            $this->service->move(array_fill_keys($present, $event->external));
+            $this->services->move(
+                array_fill_keys($present, $event->external),
+                array_map(strval(...), array_keys($this->rooms->made($round->lesson->class->id))),
+            );
         }
     }
 }

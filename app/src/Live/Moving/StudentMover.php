@@ -10,7 +10,7 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Rooms\RoomReader;
@@ -28,7 +28,7 @@ final readonly class StudentMover
         private MoveStore $moves,
         private FloorStore $floors,
         private RoomReader $rooms,
-        private RoomService $service,
+        private RoomServices $services,
         private Membership $membership,
         private Stream $stream,
         private Clock $clock,
@@ -49,11 +49,11 @@ final readonly class StudentMover
                 $round->state()->state(),
                 $this->clock->ms(),
             )->place;
-        $external =
-            null === $place ? null : array_flip($this->rooms->made($round->lesson->class->id))[$place] ?? null;
+        $made = $this->rooms->made($round->lesson->class->id);
+        $external = null === $place ? null : array_flip($made)[$place] ?? null;
         if (null !== $external) {
             $this->admit($place);
-            $this->service->move([$student => $external]);
+            $this->services->move([$student => $external], array_map(strval(...), array_keys($made)));
         }
         $this->stream->publish([Audience::student($student)], new RefreshHint());
 

@@ -99,8 +99,9 @@ final readonly class PresenceStore
      *
      * @param string|null $room what the service calls the room; null: they left
      * @param int         $at   when it saw that, milliseconds since 1970
+     * @param string|null $left the room they left, where they may be in another by now; null: any
      */
-    public function seenByService(string $person, ?string $room, int $at): void
+    public function seenByService(string $person, ?string $room, int $at, ?string $left = null): void
     {
         $lesson = $this->db->fetchAssociative(
             'SELECT c.current_lesson_id AS lesson, c.id AS class FROM student s
@@ -118,8 +119,14 @@ final readonly class PresenceStore
         $isNews = $this->db->executeStatement(
             'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
              ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at
-               WHERE presence.service_at IS NULL OR presence.service_at <= :at',
-            ['id' => $person, 'place' => $place, 'at' => $at],
+               WHERE (presence.service_at IS NULL OR presence.service_at <= :at)
+                 AND (:left::text IS NULL OR presence.service_place = :left)',
+            [
+                'id' => $person,
+                'place' => $place,
+                'at' => $at,
+                'left' => null === $left ? null : $this->rooms->place($lesson->text('class'), $left),
+            ],
         );
         if (0 === $isNews) {
             return; // nobody is told what is not so any more

@@ -9,7 +9,7 @@ use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Command\LessonCommandHandler;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -37,7 +37,7 @@ final readonly class WatchTaskHandler implements TaskHandler
         private RoomReader $rooms,
         private PresenceStore $presence,
         private WhereaboutsRecord $record,
-        private RoomService $service,
+        private RoomServices $services,
         private LessonCommandHandler $live,
         private Tasks $tasks,
         private Clock $clock,
@@ -92,7 +92,7 @@ final readonly class WatchTaskHandler implements TaskHandler
         }
         $asked = $this->clock->ms();
         try {
-            $there = $this->service->whoIsThere(array_keys($places));
+            $there = $this->services->whoIsThere(array_map(strval(...), array_keys($places)));
         } catch (MeetingServiceFailed) {
             return; // it is asked again soon
         }

@@ -12,6 +12,7 @@ use FreshHuddle\App\Live\Command\GroupCalls;
 use FreshHuddle\App\Live\Notice\NoticeStore;
 use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Live\Signal\MakeCallRequest;
+use FreshHuddle\App\Rooms\Own\RoomTicket;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\HttpFoundation\RedirectResponse;
@@ -32,6 +33,7 @@ final readonly class StudentController
         private Clock $clock,
         private Sources $sources,
         private NoticeStore $notices,
+        private StudentAdmission $rooms,
     ) {
     }
 
@@ -87,6 +89,13 @@ final readonly class StudentController
         if (null !== $student->lessonId) {
             $this->notices->seen($student->lessonId, $seq, $student->id);
         }
+    }
+
+    /** Lets the student into the room of our own where they belong now. */
+    #[Route('/room', methods: ['POST'])]
+    public function enterRoom(#[CurrentUser] StudentUser $student): RoomTicket
+    {
+        return $this->rooms->pass($student);
     }
 
     /** Leads the student to the room where they belong now. */

@@ -213,11 +213,9 @@ final readonly class StudentPage
      */
     private static function mainSession(?array $main): MyRoom
     {
-        return new MyRoom(
-            WayIn::forStudent($main[0] ?? null, '', [], '', null, 0),
-            null === $main || $main[0]->hasLink() ? '' : $main[1],
-            [],
-        );
+        $way = WayIn::forStudent($main[0] ?? null, '', [], '', null, 0);
+
+        return new MyRoom($way, WayIn::Place === $way ? $main[1] ?? '' : '', []);
     }
 
     /**

@@ -24,6 +24,9 @@ use FreshHuddle\Core\Rooms\SourceKind;
 final readonly class StudentReader
 {
     private const NOTICES = 3;
+    /** Rooms in our own pages are there for whoever sits at the table, made or not. */
+    private const HERE = ['here' => SourceKind::OwnRooms->value];
+    private const KINDS = ['first' => SourceKind::FIRST->value] + self::HERE;
     /**
      * The student's own seat (`:student`), and the members of its table `g`, on the floor of a grouping (`:grouping`).
      */
@@ -65,16 +68,20 @@ final readonly class StudentReader
     public function around(StudentUser $student, ?string $roundId = null): array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id
-                WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
+            "SELECT (SELECT jsonb_build_array(COALESCE(r.source, f.kind, :first), COALESCE(r.name, ''))
+                FROM school_class c LEFT JOIN room r ON r.class_id = c.id AND r.purpose = 'main'
+                LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
+                LEFT JOIN room_source f ON f.class_id = c.id WHERE c.id = :class
+                  AND (p.student_id IS NOT NULL OR COALESCE(r.source, f.kind, :first) = :here)) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student
                       AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
                     (SELECT seq FROM live_event e WHERE e.lesson_id = :lesson AND ".
                 EventStore::CONCERNS.
                 " ORDER BY seq DESC LIMIT 1) AS seq,
-                    (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1
-                      FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
+                    (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, r.source = :here
+                      OR EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id
+                        AND p.link <> ''))
                      FROM student_move m
                      -- Who is in one place and called to another stays there until then.
                      CROSS JOIN LATERAL (SELECT m.from_at > EXTRACT(EPOCH FROM clock_timestamp()) * 1000
@@ -101,24 +108,17 @@ final readonly class StudentReader
                 'most' => self::NOTICES,
                 'quiet' => '{'.implode(',', EventKind::quiet()).'}',
                 'notice' => EventKind::NoticeSaid->value,
-            ],
+            ] + self::KINDS,
         );
         \assert(false !== $row);
         $row = new Row($row);
-        $notices = [];
-        foreach (null === $row->textOrNull('notices') ? [] : $row->json('notices') as $notice) {
-            if (\is_array($notice) && \is_int($notice[0]) && \is_string($notice[1]) && \is_int($notice[2])) {
-                $notices[] = new NoticeView($notice[0], $notice[1], $notice[2]);
-            }
-        }
-
-        $move = null === $row->textOrNull('move') ? [null, null, null, null, null, null] : $row->json('move');
+        $move = null === $row->textOrNull('move') ? array_fill(0, 6, null) : $row->json('move');
 
         return [
             'main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')),
             'seenIn' => $row->textOrNull('seen_in'),
             'seq' => $row->intOrNull('seq') ?? 0,
-            'notices' => $notices,
+            'notices' => self::notices(null === $row->textOrNull('notices') ? [] : $row->json('notices')),
             'aside' => MyAside::read($move),
             'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null,
             'otherDevice' => $row->textOrNull('other_device'),
@@ -141,10 +141,12 @@ final readonly class StudentReader
         [$seat, $mates] = null === $runId ? self::SEATS_NOW : self::SEATS_THEN;
         $row = $this->db->fetchAssociative(
             "SELECT g.id, g.name, g.mark, g.seat, g.task, g.number,
-                    (SELECT jsonb_build_array(r.source, r.name, r.opened_at, COALESCE(f.opened_by, ''), r.id)
-                      FROM room r JOIN room_member p ON p.room_id = r.id
-                     LEFT JOIN room_source f ON f.class_id = r.class_id WHERE r.group_id = g.id
-                       AND p.student_id = :student) AS room,
+                    (SELECT jsonb_build_array(COALESCE(r.source, f.kind, :first), COALESCE(r.name, ''), r.opened_at,
+                        COALESCE(f.opened_by, ''), COALESCE(r.id::text, ''))
+                      FROM school_class c LEFT JOIN room r ON r.group_id = g.id
+                     LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
+                     LEFT JOIN room_source f ON f.class_id = c.id WHERE c.id = :class
+                       AND (p.student_id IS NOT NULL OR COALESCE(r.source, f.kind, :first) = :here)) AS room,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id)
                       FROM work_copy c
                      JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id
@@ -164,7 +166,7 @@ final readonly class StudentReader
                           AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
                      FROM group_signal x WHERE x.round_id = :round AND x.group_id = g.id) AS signal
              FROM ({$seat}) g",
-            ['student' => $student->id, 'round' => $roundId] +
+            ['student' => $student->id, 'round' => $roundId, 'class' => $student->classId] + self::KINDS +
                 (null === $runId ? ['grouping' => $groupingId] : ['run' => $runId]),
         );
         if (false === $row) {
@@ -184,6 +186,23 @@ final readonly class StudentReader
             'members' => self::members($row),
             'signal' => MySignal::read(null === $row->textOrNull('signal') ? [] : $row->json('signal')),
         ];
+    }
+
+    /**
+     * @param array<array-key, mixed> $rows number, text, when
+     *
+     * @return list<NoticeView>
+     */
+    private static function notices(array $rows): array
+    {
+        $notices = [];
+        foreach ($rows as $notice) {
+            if (\is_array($notice) && \is_int($notice[0]) && \is_string($notice[1]) && \is_int($notice[2])) {
+                $notices[] = new NoticeView($notice[0], $notice[1], $notice[2]);
+            }
+        }
+
+        return $notices;
     }
 
     /**
@@ -236,9 +255,11 @@ final readonly class StudentReader
     {
         return self::way(
             $this->db->fetchAssociative(
-                "SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id
-                    WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''",
-                [$roomId, $student->classId, $student->id],
+                "SELECT r.id AS place, COALESCE(p.link, '') AS link, r.source FROM room r
+                    LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
+                 WHERE r.id = :room AND r.class_id = :class AND r.purpose = 'side'
+                   AND (p.link <> '' OR r.source = :here)",
+                ['room' => $roomId, 'class' => $student->classId, 'student' => $student->id] + self::HERE,
             ),
         );
     }
@@ -252,16 +273,22 @@ final readonly class StudentReader
         $row =
             null === $groupingId
                 ? $this->db->fetchAssociative(
-                    "SELECT 'main' AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id
-                        WHERE r.class_id = ? AND r.purpose = 'main' AND p.student_id = ? AND p.link <> ''",
-                    [$student->classId, $student->id],
+                    "SELECT 'main' AS place, COALESCE(p.link, '') AS link, COALESCE(r.source, f.kind, :first) AS source
+                     FROM school_class c LEFT JOIN room r ON r.class_id = c.id AND r.purpose = 'main'
+                       LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
+                       LEFT JOIN room_source f ON f.class_id = c.id
+                     WHERE c.id = :class AND (p.link <> '' OR COALESCE(r.source, f.kind, :first) = :here)",
+                    ['class' => $student->classId, 'student' => $student->id] + self::KINDS,
                 )
                 : $this->db->fetchAssociative(
-                    "SELECT g.id AS place, p.link, r.source FROM seat s JOIN work_group g ON g.id = s.group_id
-                        AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
-                 JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ?
-                   AND s.student_id = ? AND p.link <> ''",
-                    [$groupingId, $student->id],
+                    "SELECT g.id AS place, COALESCE(p.link, '') AS link, COALESCE(r.source, f.kind, :first) AS source
+                     FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL
+                       LEFT JOIN room r ON r.group_id = g.id
+                       LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id
+                       LEFT JOIN room_source f ON f.class_id = :class
+                     WHERE s.grouping_id = :grouping AND s.student_id = :student
+                       AND (p.link <> '' OR COALESCE(r.source, f.kind, :first) = :here)",
+                    ['grouping' => $groupingId, 'class' => $student->classId, 'student' => $student->id] + self::KINDS,
                 );
 
         return self::way($row);

@@ -5,13 +5,22 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms\Meeting;
 
 use FreshHuddle\Core\Rooms\RoomPermissions;
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
 /**
  * A service in which people meet. Every call may be made twice with the same effect as once.
  */
+#[AutoconfigureTag]
 interface RoomService
 {
     public const MOST_SOUND = 500_000;
+
+    public function capabilities(): RoomCapabilities;
+
+    /**
+     * Whether a room that is called so is one of this service's, there or not. Asks nobody.
+     */
+    public function owns(string $room): bool;
 
     /**
      * @param string $key the same key gives the same room
@@ -54,7 +63,7 @@ interface RoomService
      *
      * @return string the bytes of a WAVE file, at most MOST_SOUND of them
      *
-     * @throws MeetingServiceFailed
+     * @throws MeetingServiceFailed also where it gives no samples
      */
     public function listen(string $room): string;
 
@@ -74,26 +83,22 @@ interface RoomService
      *
      * @param array<string, string> $people our id of a person => the name to show
      *
-     * @return array<string, string> our id => that person's own link into the room
+     * @return array<string, string> our id => that person's own link into the room; '' where it has none
      *
      * @throws MeetingServiceFailed
      */
     public function setMembers(string $room, array $people): array;
 
     /**
-     * The address that lets the browser that opens it in by a personal link, for a minute. The link alone opens
-     * nothing: whoever gets hold of it is not that person. Asks nobody.
-     */
-    public function entryUrl(string $link): string;
-
-    /**
-     * Moves people who are in any of the service's rooms; those who are in none stay where they are.
+     * People who are in a room of the service are there no more, and in the one they are moved to as soon as their page
+     * follows; those who are in none stay where they are.
      *
-     * @param array<string, string> $moves our id of a person => the room
+     * @param array<string, string> $moves our id of a person => the room, which may be another service's
+     * @param list<string>          $among rooms of this service they may be in now
      *
      * @throws MeetingServiceFailed
      */
-    public function move(array $moves): void;
+    public function move(array $moves, array $among): void;
 
     /**
      * Shows a message in rooms.

@@ -25,6 +25,16 @@ final readonly class StandinMeetingService implements RoomService
     ) {
     }
 
+    public function capabilities(): RoomCapabilities
+    {
+        return new RoomCapabilities(keepsMembers: true, keepsRooms: true, givesSamples: true, shows: true);
+    }
+
+    public function owns(string $room): bool
+    {
+        return 1 === preg_match('/^m[0-9a-f]{16}$/D', $room);
+    }
+
     public function make(string $key, string $name, RoomPermissions $allowed): string
     {
         $id =
@@ -35,7 +45,7 @@ final readonly class StandinMeetingService implements RoomService
                 ['Idempotency-Key' => $key],
             )['id'] ?? null;
 
-        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id)
+        return \is_string($id) && $this->owns($id)
             ? $id
             : throw MeetingServiceFailed::nonsense();
     }
@@ -138,6 +148,10 @@ final readonly class StandinMeetingService implements RoomService
         return $links;
     }
 
+    /**
+     * The address that lets the browser that opens it in by a personal link, for a minute. The link alone opens
+     * nothing: whoever gets hold of it is not that person. Asks nobody.
+     */
     public function entryUrl(string $link): string
     {
         $until = $this->clock->now()->getTimestamp() + self::LETS_IN_FOR;
@@ -150,9 +164,12 @@ final readonly class StandinMeetingService implements RoomService
         );
     }
 
-    public function move(array $moves): void
+    public function move(array $moves, array $among): void
     {
-        $this->request('POST', '/api/moves', ['moves' => $moves]);
+        $own = array_filter($moves, $this->owns(...));
+        if ([] !== $own) {
+            $this->request('POST', '/api/moves', ['moves' => $own]);
+        }
     }
 
     public function say(array $rooms, string $text): void

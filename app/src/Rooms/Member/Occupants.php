@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Rooms\Member;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
@@ -16,7 +16,7 @@ use FreshHuddle\App\Roster\Student;
  */
 final readonly class Occupants
 {
-    public function __construct(private EntityManagerInterface $em, private RoomService $service)
+    public function __construct(private EntityManagerInterface $em, private RoomServices $services)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class Occupants
     public function withExternalId(SchoolClass $class, string $externalId): array
     {
         try {
-            $people = array_keys($this->service->whoIsThere([$externalId]));
+            $people = array_keys($this->services->whoIsThere([$externalId]));
         } catch (MeetingServiceFailed) {
             return [];
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Source;
 
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Rooms\RoomStore;
 use FreshHuddle\Core\Rooms\RoomPermissions;
@@ -15,7 +15,7 @@ use FreshHuddle\Core\Rooms\SourceKind;
  */
 final readonly class MeetingService implements Source
 {
-    public function __construct(private RoomService $service, private RoomSources $sources)
+    public function __construct(private StandinMeetingService $service, private RoomSources $sources)
     {
     }
 

@@ -19,7 +19,7 @@ class RoomSource
     public const NAMES = '{class} · {n} {group}';
 
     #[ORM\Column(length: 20)]
-    public SourceKind $kind = SourceKind::MeetingService;
+    public SourceKind $kind = SourceKind::FIRST;
 
     /** Of the names of groups' rooms. */
     #[ORM\Column(length: 120)]

@@ -6,25 +6,34 @@ namespace FreshHuddle\App\Tests\Rooms\Meeting;
 
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
+use FreshHuddle\App\Rooms\Own\MediaAddress;
+use FreshHuddle\App\Rooms\Own\MediaServer;
+use FreshHuddle\App\Rooms\Own\OwnRooms;
 use FreshHuddle\Core\Rooms\RoomPermissions;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\Clock\NativeClock;
 use Symfony\Component\HttpClient\HttpClient;
 use Symfony\Component\Uid\Uuid;
-use Symfony\Contracts\HttpClient\HttpClientInterface;
 
 /**
- * What every service in which people meet has to do, asked over real HTTP. Another one is a row in `services`.
+ * What every service in which people meet has to do, asked over the network. Another one is a row in `services`, and a
+ * Visitor.
  */
 final class RoomServiceTest extends KernelTestCase
 {
-    private static string $person;
-    private static string $browser = '';
+    private string $ada;
+    private string $ben;
+    private string $chi;
 
     protected function setUp(): void
     {
-        self::$person = 'p'.substr(Uuid::v4()->toRfc4122(), 0, 8);
+        [$this->ada, $this->ben, $this->chi] = array_map(
+            static fn (): string => Uuid::v4()->toRfc4122(),
+            ['Ada', 'Ben', 'Chi'],
+        );
         self::misbehave('fail', 0);
     }
 
@@ -43,30 +52,60 @@ final class RoomServiceTest extends KernelTestCase
         $service = self::service($class);
         $key = Uuid::v4()->toRfc4122();
         $room = $service->make($key, 'Quayside', new RoomPermissions());
+        self::assertTrue($service->owns($room));
         self::assertSame($room, $service->make($key, 'Quayside', new RoomPermissions()));
-        self::assertNotSame($room, $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions()));
+        self::assertNotSame($room, self::room($service));
     }
 
     /**
      * @param class-string<RoomService> $class
      */
     #[DataProvider('services')]
-    public function test_every_member_has_a_link_of_their_own_that_stays_while_they_do(string $class): void
+    public function test_a_room_is_one_services_and_no_others(string $class): void
     {
-        $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
-        $before = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
-        self::assertSame([self::$person, self::$person.'b'], array_keys($before));
-        self::assertNotSame($before[self::$person], $before[self::$person.'b']);
+        $room = self::room(self::service($class));
+        foreach (self::services() as [$other]) {
+            self::assertSame($other === $class, self::service($other)->owns($room));
+        }
+        self::assertInstanceOf($class, self::all()->serviceFor($room));
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_members_get_in_and_who_is_none_any_more_does_not(string $class): void
+    {
+        [$service, $visitor] = [self::service($class), self::visitor($class)];
+        $room = self::room($service);
+        $links = $service->setMembers($room, [$this->ada => 'Ada', $this->ben => 'Ben']);
+        self::assertSame([$this->ada, $this->ben], array_keys($links));
         self::assertSame(
-            $before,
-            $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']),
+            $links,
+            $service->setMembers($room, [$this->ada => 'Ada', $this->ben => 'Ben']),
             'said twice, done once',
         );
-        $after = $service->setMembers($room, [self::$person => 'Ada', self::$person.'c' => 'Chi']);
-        self::assertSame($before[self::$person], $after[self::$person], 'who stays keeps theirs');
-        self::assertSame(200, self::open($service, $after[self::$person.'c']));
-        self::assertNotSame(200, self::open($service, $before[self::$person.'b']), 'who has left is not let in');
+        $old = $visitor->invite($room, $this->ben, $links);
+        $after = $service->setMembers($room, [$this->ada => 'Ada', $this->chi => 'Chi']);
+        self::assertSame($links[$this->ada], $after[$this->ada], 'who stays keeps theirs');
+        self::assertTrue($visitor->enter($visitor->invite($room, $this->chi, $after)));
+        self::assertFalse($visitor->enter($old), 'who has left is not let in');
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_who_is_no_member_any_more_is_put_out(string $class): void
+    {
+        [$service, $visitor] = [self::service($class), self::visitor($class)];
+        $room = self::room($service);
+        $links = $service->setMembers($room, [$this->ada => 'Ada', $this->ben => 'Ben']);
+        $visitor->enter($invitation = $visitor->invite($room, $this->ada, $links));
+        self::assertSame([$this->ada], array_keys($service->whoIsThere([$room])));
+        $service->setMembers($room, [$this->ben => 'Ben']);
+        $visitor->follow($invitation, null);
+        self::assertSame([], $service->whoIsThere([$room]));
     }
 
     /**
@@ -75,61 +114,21 @@ final class RoomServiceTest extends KernelTestCase
     #[DataProvider('services')]
     public function test_who_is_in_a_room_is_known_and_who_is_moved_is_in_the_other(string $class): void
     {
-        $service = self::service($class);
-        $one = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
-        $other = $service->make(Uuid::v4()->toRfc4122(), 'Millbrook', new RoomPermissions());
-        $links = $service->setMembers($one, [self::$person => 'Ada']);
-        $service->setMembers($other, [self::$person => 'Ada']);
-        self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]));
-        $service->move([self::$person => $other]);
-        self::assertArrayNotHasKey(
-            self::$person,
-            $service->whoIsThere([$one, $other]),
-            'who is nowhere is not put anywhere',
-        );
-        self::open($service, $links[self::$person]);
-        self::assertSame($one, $service->whoIsThere([$one, $other])[self::$person]['room'] ?? null);
-        $service->move([self::$person => $other]);
-        $service->move([self::$person => $other]);
-        self::isHere($links[self::$person]);
-        self::assertSame($other, $service->whoIsThere([$one, $other])[self::$person]['room'] ?? null);
-    }
-
-    /**
-     * @param class-string<RoomService> $class
-     */
-    #[DataProvider('services')]
-    public function test_a_link_alone_lets_nobody_in(string $class): void
-    {
-        $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
-        $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
-        HttpClient::create(['max_redirects' => 0])
-            ->request('GET', $link)
-            ->getStatusCode();
-        self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$room]));
-    }
-
-    /**
-     * @param class-string<RoomService> $class
-     */
-    #[DataProvider('services')]
-    public function test_what_goes_wrong_over_there_is_said_and_whether_trying_again_is_of_use(string $class): void
-    {
-        $service = self::service($class);
-        foreach (['fail' => true, 'refuse' => false, 'lie' => true] as $kind => $worthRetrying) {
-            self::misbehave($kind, 1);
-            try {
-                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions()), [
-                    self::$person => 'Ada',
-                ]);
-                self::fail("{$kind}: nothing was said");
-            } catch (MeetingServiceFailed $e) {
-                self::assertStringStartsWith('rooms.service.', $e->says->code);
-                self::assertSame($worthRetrying, $e->worthRetrying, $kind);
-            }
-            self::misbehave($kind, 0);
-        }
+        [$service, $visitor] = [self::service($class), self::visitor($class)];
+        [$one, $other] = [self::room($service), self::room($service)];
+        $links = $service->setMembers($one, [$this->ada => 'Ada']);
+        $service->setMembers($other, [$this->ada => 'Ada']);
+        self::assertSame([], $service->whoIsThere([$one, $other]));
+        $service->move([$this->ada => $other], [$one, $other]);
+        self::assertSame([], $service->whoIsThere([$one, $other]), 'who is nowhere is not put anywhere');
+        $invitation = $visitor->invite($one, $this->ada, $links);
+        $visitor->enter($invitation);
+        self::assertSame($one, $this->placeOfAda($service, $one, $other));
+        $service->move([$this->ada => $other], [$one, $other]);
+        $service->move([$this->ada => $other], [$one, $other]);
+        $visitor->follow($invitation, $other);
+        self::assertSame($other, $this->placeOfAda($service, $one, $other));
+        self::assertSame(1, $service->states([$other])[$other]->people);
     }
 
     /**
@@ -138,31 +137,41 @@ final class RoomServiceTest extends KernelTestCase
     #[DataProvider('services')]
     public function test_how_a_room_is_over_there_is_told_and_what_is_not_there_is_not(string $class): void
     {
-        $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions(write: false));
-        $links = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
-        $state = $service->states([$room, 'mffffffffffffffff'])[$room];
-        self::assertSame([$room], array_keys($service->states([$room, 'mffffffffffffffff'])));
-        self::assertSame(
-            ['Quayside', true, 0, 2, 0, false],
-            [$state->name, $state->open, $state->people, $state->members, $state->recordings, $state->allowed->write],
-        );
-        $service->change($room, 'Millbrook', new RoomPermissions(record: true));
-        $silence = $service->listen($room);
-        self::open($service, $links[self::$person]);
-        self::assertNotSame($silence, $heard = $service->listen($room), 'somebody is to be heard');
-        $other = $service->make(Uuid::v4()->toRfc4122(), 'Saltmarsh', new RoomPermissions());
-        self::assertSame($silence, $service->listen($other), 'and in no other room');
-        self::assertStringStartsWith('RIFF', $heard);
-        $service->record($room, true);
-        $service->record($room, true);
+        [$service, $visitor] = [self::service($class), self::visitor($class)];
+        $can = $service->capabilities();
+        $room = self::room($service);
+        $gone = self::room($service);
+        $service->retire($gone);
+        $links = $service->setMembers($room, [$this->ada => 'Ada', $this->ben => 'Ben']);
+        self::assertSame([$room], array_keys($service->states([$room, $gone])));
         $state = $service->states([$room])[$room];
-        self::assertSame(
-            ['Millbrook', 1, true, 1, true],
-            [$state->name, $state->people, $state->allowed->record, $state->recordings, $state->recording],
-        );
-        $service->record($room, false);
-        self::assertFalse($service->states([$room])[$room]->recording);
+        self::assertSame([true, 0, 0], [$state->open, $state->people, $state->recordings]);
+        $service->change($room, 'Millbrook', new RoomPermissions(record: true));
+        if ($can->keepsMembers) {
+            $state = $service->states([$room])[$room];
+            self::assertSame(['Millbrook', 2, true], [$state->name, $state->members, $state->allowed->record]);
+        }
+        $visitor->enter($visitor->invite($room, $this->ada, $links));
+        self::assertSame(1, $service->states([$room])[$room]->people);
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_a_room_can_be_listened_to_where_the_service_says_so(string $class): void
+    {
+        [$service, $visitor] = [self::service($class), self::visitor($class)];
+        $room = self::room($service);
+        $links = $service->setMembers($room, [$this->ada => 'Ada']);
+        if (!$service->capabilities()->givesSamples) {
+            $this->expectException(MeetingServiceFailed::class);
+        }
+        $silence = $service->listen($room);
+        $visitor->enter($visitor->invite($room, $this->ada, $links));
+        self::assertNotSame($silence, $heard = $service->listen($room), 'somebody is to be heard');
+        self::assertSame($silence, $service->listen(self::room($service)), 'and in no other room');
+        self::assertStringStartsWith('RIFF', $heard);
     }
 
     /**
@@ -172,25 +181,78 @@ final class RoomServiceTest extends KernelTestCase
     public function test_a_closed_room_lets_nobody_in_until_it_is_open_again_and_one_that_is_retired_is_gone(
         string $class,
     ): void {
-        $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
-        $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
-        self::open($service, $link);
+        [$service, $visitor] = [self::service($class), self::visitor($class)];
+        $room = self::room($service);
+        $links = $service->setMembers($room, [$this->ada => 'Ada']);
+        $invitation = $visitor->invite($room, $this->ada, $links);
+        $visitor->enter($invitation);
         $service->open($room, false);
         $service->open($room, false);
-        self::assertSame(
-            [0, false],
-            [$service->states([$room])[$room]->people, $service->states([$room])[$room]->open],
-        );
-        self::isHere($link);
-        self::assertSame(0, $service->states([$room])[$room]->people);
+        self::assertSame([], $service->whoIsThere([$room]));
+        $visitor->follow($invitation, $room);
+        self::assertSame([], $service->whoIsThere([$room]));
         $service->open($room, true);
-        self::isHere($link);
-        self::assertSame(1, $service->states([$room])[$room]->people, 'by the same link');
+        $service->open($room, true);
+        $visitor->follow($invitation, $room);
+        self::assertSame([$this->ada], array_keys($service->whoIsThere([$room])));
         $service->retire($room);
         $service->retire($room);
         self::assertSame([], $service->states([$room]));
-        self::assertNotSame(200, self::open($service, $link));
+        self::assertFalse($visitor->enter($visitor->invite($room, $this->ada, $links)));
+    }
+
+    public function test_a_link_of_the_simulated_service_alone_lets_nobody_in(): void
+    {
+        $service = self::service(StandinMeetingService::class);
+        $room = self::room($service);
+        $link = $service->setMembers($room, [$this->ada => 'Ada'])[$this->ada];
+        HttpClient::create(['max_redirects' => 0])
+            ->request('GET', $link)
+            ->getStatusCode();
+        self::assertArrayNotHasKey($this->ada, $service->whoIsThere([$room]));
+    }
+
+    public function test_what_goes_wrong_over_there_is_said_and_whether_trying_again_is_of_use(): void
+    {
+        $service = self::service(StandinMeetingService::class);
+        foreach (['fail' => true, 'refuse' => false, 'lie' => true] as $kind => $worthRetrying) {
+            self::misbehave($kind, 1);
+            try {
+                $service->setMembers(self::room($service), [$this->ada => 'Ada']);
+                self::fail("{$kind}: nothing was said");
+            } catch (MeetingServiceFailed $e) {
+                self::assertStringStartsWith('rooms.service.', $e->says->code);
+                self::assertSame($worthRetrying, $e->worthRetrying, $kind);
+            }
+            self::misbehave($kind, 0);
+        }
+    }
+
+    public function test_a_media_server_that_is_away_is_worth_asking_again(): void
+    {
+        $rooms = new OwnRooms(
+            new MediaServer(HttpClient::create(['base_uri' => 'http://127.0.0.1:9/admin']), 'secret', 'key'),
+            new NativeClock(),
+            'key',
+        );
+        try {
+            self::room($rooms);
+            self::fail('nothing was said');
+        } catch (MeetingServiceFailed $e) {
+            self::assertTrue($e->worthRetrying);
+        }
+    }
+
+    public function test_a_recording_of_the_simulated_service_is_counted(): void
+    {
+        $service = self::service(StandinMeetingService::class);
+        $room = self::room($service);
+        $service->record($room, true);
+        $service->record($room, true);
+        $state = $service->states([$room])[$room];
+        self::assertSame([1, true], [$state->recordings, $state->recording]);
+        $service->record($room, false);
+        self::assertFalse($service->states([$room])[$room]->recording);
     }
 
     /**
@@ -198,7 +260,8 @@ final class RoomServiceTest extends KernelTestCase
      */
     public static function services(): iterable
     {
-        yield 'the stand-in' => [StandinMeetingService::class];
+        yield 'rooms of our own' => [OwnRooms::class];
+        yield 'the simulated meeting service' => [StandinMeetingService::class];
     }
 
     /**
@@ -212,42 +275,38 @@ final class RoomServiceTest extends KernelTestCase
         return $service;
     }
 
-    /**
-     * As a browser does that is shown in.
-     *
-     * @return int the status of its page
-     */
-    private static function open(RoomService $service, string $link): int
+    private function placeOfAda(RoomService $service, string ...$rooms): ?string
     {
-        $ticket = self::http()->request('GET', $service->entryUrl($link));
-        self::$browser = explode(';', $ticket->getHeaders(false)['set-cookie'][0] ?? '')[0];
-        $status = self::http()
-            ->request('GET', $link, ['headers' => ['Cookie' => self::$browser]])
-            ->getStatusCode();
-        self::isHere($link);
+        return $service->whoIsThere(array_values($rooms))[$this->ada]['room'] ?? null;
+    }
 
-        return $status;
+    private static function room(RoomService $service): string
+    {
+        return $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
+    }
+
+    private static function all(): RoomServices
+    {
+        $all = self::getContainer()->get(RoomServices::class);
+        self::assertInstanceOf(RoomServices::class, $all);
+
+        return $all;
     }
 
     /**
-     * The page says that it is here, and goes where it is told to.
+     * @param class-string<RoomService> $class
      */
-    private static function isHere(string $link): void
+    private static function visitor(string $class): Visitor
     {
-        for ($at = $link; null !== $at;) {
-            $go = json_decode(
-                self::http()
-                    ->request('POST', $at.'/here', ['headers' => ['Cookie' => self::$browser]])
-                    ->getContent(false),
-                true,
-            );
-            $at = \is_array($go) && \is_string($go['go'] ?? null) ? preg_replace('~/in/.*$~', $go['go'], $at) : null;
+        $service = self::service($class);
+        if ($service instanceof StandinMeetingService) {
+            return new StandinVisitor($service);
         }
-    }
+        $address = self::getContainer()->get(MediaAddress::class);
+        self::assertInstanceOf(OwnRooms::class, $service);
+        self::assertInstanceOf(MediaAddress::class, $address);
 
-    private static function http(): HttpClientInterface
-    {
-        return HttpClient::create(['max_redirects' => 0]);
+        return new OwnVisitor($service, $address, self::setting('PUBLIC_URL'));
     }
 
     private static function misbehave(string $kind, int $times): void

@@ -48,6 +48,7 @@ function Phone({ view }: { view: Schema['AsStudentView'] }) {
           now={now}
           phase={phaseOf(now.moments, now.serverNow)}
           serverNow={now.serverNow}
+          room={false}
           onSheet={setSheet}
           onLeft={() => undefined}
           onLook={() => undefined}

@@ -9,6 +9,8 @@ interface Source {
   hasLink: boolean;
   /** It is made for us, people can be moved there and spoken to there, and we are told who is there. */
   answers: boolean;
+  /** It opens in our own pages, and is there whenever there is a group: nothing has to be made beforehand. */
+  isHere: boolean;
   /** Whoever is first may have to open it for the others. */
   mayNeedOpening: boolean;
   /** Its link is pasted by somebody. */
@@ -17,9 +19,17 @@ interface Source {
   isFromPattern: boolean;
 }
 
-const none: Source = { hasLink: true, answers: false, mayNeedOpening: false, isPasted: false, isFromPattern: false };
+const none: Source = {
+  hasLink: true,
+  answers: false,
+  isHere: false,
+  mayNeedOpening: false,
+  isPasted: false,
+  isFromPattern: false,
+};
 
 const known: Record<Kind, Source> = {
+  ownRooms: { ...none, hasLink: false, answers: true, isHere: true },
   meetingService: { ...none, answers: true },
   ownLinks: { ...none, mayNeedOpening: true, isPasted: true },
   namePattern: { ...none, mayNeedOpening: true, isFromPattern: true },

@@ -8,7 +8,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Link\StandingLinks;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Member\Occupants;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoundRooms;
@@ -27,7 +27,7 @@ final readonly class RoomPart
     public function __construct(
         private RoundRooms $rooms,
         private RoomReader $roomReader,
-        private RoomService $service,
+        private RoomServices $services,
         private Occupants $occupants,
         private StandingLinks $standing,
     ) {
@@ -60,6 +60,9 @@ final readonly class RoomPart
         );
         foreach ($this->rooms->names($round, $floor) as $place => $name) {
             $source = $sources[$place] ?? $sources[''];
+            if ($source->isHere()) {
+                continue; // there is nothing to do
+            }
             // A link has to be said by somebody, and a table in the classroom is there.
             $wanted[] = new WantedRoom(
                 (string) $place,
@@ -93,7 +96,7 @@ final readonly class RoomPart
             ),
         );
         try {
-            $states = $ask && [] !== $going ? $this->service->states($going) : null;
+            $states = $ask && [] !== $going ? $this->services->states($going) : null;
         } catch (MeetingServiceFailed) {
             $states = null;
         }

@@ -52,7 +52,17 @@ function now(more: Partial<Now> = {}): Now {
 
 function show(state: Now, phase: 'planned' | 'looking' | 'out' | 'comingBack' | 'back') {
   const nothing = () => undefined;
-  render(<NowPage now={state} phase={phase} serverNow={0} onSheet={nothing} onLeft={nothing} onLook={nothing} />);
+  render(
+    <NowPage
+      now={state}
+      phase={phase}
+      serverNow={0}
+      onSheet={nothing}
+      onLeft={nothing}
+      room={false}
+      onLook={nothing}
+    />,
+  );
 }
 
 describe('the student’s page', () => {

@@ -86,11 +86,22 @@ function Sentence({ children }: { children: ReactNode }) {
 }
 
 /** Where the class is together, or each works alone: what it is at, and the way there. */
-function Together({ now, back, onSheet }: { now: Now; back: boolean; onSheet: (copy: string) => void }) {
+function Together({
+  now,
+  back,
+  room,
+  onSheet,
+}: {
+  now: Now;
+  back: boolean;
+  room: ReactNode;
+  onSheet: (copy: string) => void;
+}) {
   const there = now.seenIn === 'main';
   const segment =
     now.segment === null || now.segment.kind === 'round' ? null : { ...now.segment, kind: now.segment.kind };
-  const main = now.mainSession.way === 'press';
+  const here = now.mainSession.way === 'here';
+  const main = here || now.mainSession.way === 'press';
   if (now.lessonTitle === null && now.mainSession.way === 'none')
     return <Sentence>{m.student_now_noLesson()}</Sentence>;
   const where = !main
@@ -112,7 +123,8 @@ function Together({ now, back, onSheet }: { now: Now; back: boolean; onSheet: (c
       )}
       <AloneWork now={now} onSheet={onSheet} />
       {back && main && segment === null && <p className="text-lg">{m.student_now_microphones()}</p>}
-      {main && (
+      {room}
+      {main && !here && (
         <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>
           {there ? m.student_now_backInRoom() : m.student_now_goMain()}
         </GoButton>
@@ -123,9 +135,10 @@ function Together({ now, back, onSheet }: { now: Now; back: boolean; onSheet: (c
 }
 
 /** The way to the room of the group; or whom to wait for, or which place it is. */
-function ToRoom({ group, there, onLook }: { group: Group; there: boolean; onLook: () => void }) {
+function ToRoom({ group, there, room, onLook }: { group: Group; there: boolean; room: ReactNode; onLook: () => void }) {
   const [busy, setBusy] = useState(false);
   const { way, name, openers } = group.room;
+  if (way === 'here') return room;
   if (way === 'none') return <p className="text-lg">{m.student_now_atTable()}</p>;
   if (way === 'place')
     return <p className="text-2xl font-bold wrap-anywhere">{m.student_now_atPlace({ place: name })}</p>;
@@ -197,6 +210,7 @@ interface AtWorkProps {
   group: Group;
   phase: Phase;
   serverNow: number;
+  room: ReactNode;
   onSheet: (copy: string) => void;
   onLook: () => void;
 }
@@ -217,7 +231,7 @@ function Looking({ now, group, serverNow }: Pick<AtWorkProps, 'now' | 'group' | 
 }
 
 /** What a member of a group at work can do: go to the room, write, call the teacher. */
-function Working({ now, group, serverNow, onSheet, onLook }: Omit<AtWorkProps, 'phase'>) {
+function Working({ now, group, serverNow, room, onSheet, onLook }: Omit<AtWorkProps, 'phase'>) {
   const there = now.seenIn === group.id;
   // Where there is no room to go to, the sheet is the thing to do.
   const here = there || group.room.way === 'none' || group.room.way === 'place';
@@ -226,9 +240,10 @@ function Working({ now, group, serverNow, onSheet, onLook }: Omit<AtWorkProps, '
   return (
     <>
       {aside !== null && <Aside now={now} aside={aside} />}
+      {aside !== null && room}
       <GroupBlock group={group} lead={isToGo ? m.student_now_go() : ''} />
       {there && <p className="text-lg">{m.student_now_inRoom()}</p>}
-      {aside === null && <ToRoom group={group} there={there} onLook={onLook} />}
+      {aside === null && <ToRoom group={group} there={there} room={room} onLook={onLook} />}
       <Sheets group={group} isNext={here} onSheet={onSheet} />
       <CallTeacher signal={group.signal} onLook={onLook} />
     </>
@@ -270,6 +285,7 @@ export function NowPage({
   now,
   phase,
   serverNow,
+  room,
   onSheet,
   onLeft,
   onLook,
@@ -277,6 +293,7 @@ export function NowPage({
   now: Now;
   phase: Phase;
   serverNow: number;
+  room: ReactNode;
   onSheet: (copy: string) => void;
   onLeft: () => void;
   onLook: () => void;
@@ -290,9 +307,7 @@ export function NowPage({
       <Me now={now} onLeft={onLeft} />
       {noRoom && <p role="status">{m.student_now_roomNone()}</p>}
       {now.over && <Sentence>{m.student_now_lessonOver()}</Sentence>}
-      {atWork && group !== null && (
-        <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} onLook={onLook} />
-      )}
+      {atWork && group !== null && <AtWork {...{ now, group, phase, serverNow, room, onSheet, onLook }} />}
       {atWork && group === null && now.aside !== null && now.aside.from <= serverNow && (
         <Aside now={now} aside={now.aside} />
       )}
@@ -302,7 +317,9 @@ export function NowPage({
           <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />
         </Suspense>
       )}
-      {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} onSheet={onSheet} />}
+      {!now.over && !atWork && now.signUp === null && (
+        <Together now={now} back={phase === 'back'} room={room} onSheet={onSheet} />
+      )}
       {phase === 'back' &&
         group?.copies.slice(0, 1).map((copy) => (
           <Button key={copy.id} look="quiet" className="self-start" data-sheet onClick={() => onSheet(copy.id)}>

@@ -5,7 +5,7 @@ import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { drawer } from '../../../ui/drawer';
 import { Duration } from '../../../ui/signs/Duration';
-import { lazily } from '../../../ui/later/lazily';
+import { lazily, lazilyFrom } from '../../../ui/later/lazily';
 import { LineNote } from '../../../ui/page/LineNote';
 import { Wordmark } from '../../../ui/page/Wordmark';
 import * as m from '#messages';
@@ -24,6 +24,14 @@ import { useNow } from './useNow';
 const OtherDevice = lazily(() => import('./OtherDevice'));
 const YoungPage = lazily(() => import('./YoungPage'));
 const MovedNote = lazily(() => import('./MovedNote'));
+const RoomKeeper = lazilyFrom(
+  () => import('../../rooms/student/RoomPanel'),
+  (file) => file.RoomKeeper,
+);
+const RoomPanel = lazilyFrom(
+  () => import('../../rooms/student/RoomPanel'),
+  (file) => file.RoomPanel,
+);
 const Earlier = lazily(() => import('../../materials/student/Earlier'));
 
 type Now = Schema['StudentNow'];
@@ -88,10 +96,12 @@ interface Shown {
   phase: Phase;
   serverNow: number;
   look: () => void;
+  /** The room the student is in, or can join, in this page; false: rooms are elsewhere. */
+  room: ReactNode;
 }
 
 /** What stands over the page until it has passed or been read. */
-function Calls({ now, phase, serverNow, look, onSheet }: Shown & { onSheet: boolean }) {
+function Calls({ now, phase, serverNow, look, onSheet }: Omit<Shown, 'room'> & { onSheet: boolean }) {
   const isOut = phase === 'out' || phase === 'comingBack';
   const seconds = secondsUntil(now.moments === null ? null : comingBackUntil(now.moments), serverNow);
   const { aside } = now;
@@ -119,8 +129,8 @@ function Calls({ now, phase, serverNow, look, onSheet }: Shown & { onSheet: bool
 }
 
 /** Where to be, and the way to earlier work. */
-function Whereabouts({ now, phase, serverNow, look, onSheet }: Shown & { onSheet: (sheet: string) => void }) {
-  const page = { now, phase, serverNow, onSheet, onLeft: look, onLook: look };
+function Whereabouts({ now, phase, serverNow, look, room, onSheet }: Shown & { onSheet: (sheet: string) => void }) {
+  const page = { now, phase, serverNow, room, onSheet, onLeft: look, onLook: look };
   const hasTime = phase === 'planned' || phase === 'back';
   return (
     <>
@@ -169,7 +179,12 @@ function Body({
     );
   }
   if (copy !== undefined && (isOwn(now, copy) || (now.group !== null && phase !== 'planned')))
-    return <SheetView now={now} phase={phase} serverNow={serverNow} copy={copy} onOpen={onSheet} />;
+    return (
+      <>
+        {shown.room}
+        <SheetView now={now} phase={phase} serverNow={serverNow} copy={copy} onOpen={onSheet} />
+      </>
+    );
   return <Whereabouts {...shown} onSheet={onSheet} />;
 }
 
@@ -208,10 +223,22 @@ export function StudentApp({
       </main>
     );
   }
-  const shown = { now, phase, serverNow, look };
+  const meetsHere = [now.mainSession, now.group?.room, now.aside?.room].some((room) => room?.way === 'here');
+  const at = { now, phase, serverNow };
+  const room = meetsHere && (
+    <Suspense>
+      <RoomPanel {...at} />
+    </Suspense>
+  );
+  const shown = { ...at, look, room };
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       {line}
+      {meetsHere && (
+        <Suspense>
+          <RoomKeeper {...at} />
+        </Suspense>
+      )}
       <Around now={now}>
         <Calls {...shown} onSheet={sheet !== null} />
         <Body {...shown} copies={copies} sheet={sheet} onSheet={setSheet} />

@@ -160,6 +160,7 @@ export default function YoungPage({
   young,
   phase,
   serverNow,
+  room,
   onSheet,
   onLeft,
   onLook,
@@ -168,6 +169,7 @@ export default function YoungPage({
   young: Schema['Young'];
   phase: Phase;
   serverNow: number;
+  room: ReactNode;
   onSheet: (copy: string) => void;
   onLeft: () => void;
   onLook: () => void;
@@ -193,6 +195,7 @@ export default function YoungPage({
       {/* For whoever helps, and where the device has no voice. */}
       <p className="text-lg wrap-anywhere">{told.map((one) => one.text).join(' ')}</p>
       {atWork && group !== null && <OwnGroup group={group} me={now.id} />}
+      {room}
       <Press step={step} onSheet={onSheet} />
       {phase === 'out' && <TimeLeft now={now} serverNow={serverNow} />}
       {atWork && phase !== 'looking' && group !== null && <Hand signal={group.signal} onLook={onLook} />}

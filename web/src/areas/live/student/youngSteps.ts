@@ -74,6 +74,7 @@ export function toldOf(now: Now, young: Schema['Young'], phase: Phase, step: Ste
     place: m.young_place({ name }),
     wait: m.young_wait({ names: list(openers) }),
     open: step.kind === 'room' ? m.young_openRoom() : '',
+    here: m.young_goHere(),
     press: step.kind === 'room' ? m.young_goRoom() : '',
   }[way];
   return [

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms\Own;
+
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
+use Symfony\Contracts\HttpClient\HttpClientInterface;
+
+/**
+ * Janus, which carries sound and pictures between those who are in a room, asked by its admin interface: one request,
+ * one answer, no session (`message_plugin`). It keeps nothing: after it was started anew it knows no room.
+ */
+final readonly class MediaServer
+{
+    private const PLUGIN = 'janus.plugin.videoroom';
+    /** Of its room plugin. */
+    public const NO_SUCH_ROOM = 426;
+    public const ROOM_EXISTS = 427;
+    public const NOBODY_OF_THAT_NAME = 428;
+
+    public function __construct(
+        private HttpClientInterface $mediaClient,
+        #[Autowire('%env(MEDIA_ADMIN_SECRET)%'), \SensitiveParameter]
+        private string $secret,
+        #[Autowire('%env(MEDIA_ROOM_KEY)%'), \SensitiveParameter]
+        private string $roomKey,
+    ) {
+    }
+
+    /**
+     * Has something done with a room.
+     *
+     * @param array<string, mixed> $request
+     * @param list<int>            $fine    what it may say instead of doing it
+     *
+     * @return array<array-key, mixed>|null null where it said one of $fine
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function ask(string $room, array $request, array $fine = []): ?array
+    {
+        $answer = $this->send([
+            'janus' => 'message_plugin',
+            'plugin' => self::PLUGIN,
+            'request' => $request + ['room' => $room, 'secret' => $this->roomSecret($room)],
+        ])['response'] ?? null;
+        if (!\is_array($answer)) {
+            throw MeetingServiceFailed::nonsense();
+        }
+        $error = $answer['error_code'] ?? null;
+        if (null === $error) {
+            return $answer;
+        }
+
+        return \in_array($error, $fine, true)
+            ? null
+            : throw MeetingServiceFailed::answered(self::NO_SUCH_ROOM === $error ? 404 : 409);
+    }
+
+    /**
+     * Has a room made, unless it is there.
+     *
+     * @param array<string, mixed> $settings
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function make(string $room, array $settings): void
+    {
+        $this->ask(
+            $room,
+            ['request' => 'create', 'admin_key' => $this->roomKey, 'is_private' => true] + $settings,
+            [self::ROOM_EXISTS],
+        );
+    }
+
+    /**
+     * @return bool whether it answers
+     */
+    public function isThere(): bool
+    {
+        try {
+            $this->send(['janus' => 'ping']);
+
+            return true;
+        } catch (MeetingServiceFailed) {
+            return false;
+        }
+    }
+
+    /**
+     * What only our server can change a room with.
+     */
+    private function roomSecret(string $room): string
+    {
+        return substr(hash_hmac('sha256', 'room|'.$room, $this->secret), 0, 40);
+    }
+
+    /**
+     * @param array<string, mixed> $message
+     *
+     * @return array<array-key, mixed>
+     *
+     * @throws MeetingServiceFailed
+     */
+    private function send(array $message): array
+    {
+        try {
+            $answer = $this->mediaClient
+                ->request('POST', '', [
+                    'json' => $message + ['transaction' => bin2hex(random_bytes(6)), 'admin_secret' => $this->secret],
+                ])
+                ->toArray();
+        } catch (\JsonException) {
+            throw MeetingServiceFailed::nonsense();
+        } catch (ExceptionInterface) {
+            throw MeetingServiceFailed::noAnswer();
+        }
+
+        return 'error' === ($answer['janus'] ?? null) ? throw MeetingServiceFailed::nonsense() : $answer;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms\Own;
+
+/**
+ * What lets one page into one room, once.
+ */
+final readonly class RoomTicket
+{
+    /**
+     * @param string          $place   `main`, or the id of a group or a side room
+     * @param string          $me      who comes in, as the media server calls them
+     * @param string          $address where the media server is reached, on this origin, for two minutes
+     * @param string          $room    what the media server calls the room
+     * @param string          $token   opens it once
+     * @param list<IceServer> $ice     ways through networks that let no UDP through
+     * @param bool            $share   whether screens may be shared there
+     */
+    public function __construct(
+        public string $place,
+        public string $me,
+        public string $address,
+        public string $room,
+        public string $token,
+        public array $ice,
+        public bool $share,
+    ) {
+    }
+}
