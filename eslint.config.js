@@ -49,6 +49,25 @@ export default ts.config(
     languageOptions: { globals: { self: 'readonly', caches: 'readonly', fetch: 'readonly', URL: 'readonly' } },
   },
   {
+    files: ['bench/rooms/*.js'],
+    languageOptions: {
+      globals: {
+        window: 'readonly',
+        location: 'readonly',
+        performance: 'readonly',
+        URL: 'readonly',
+        WebSocket: 'readonly',
+        AudioContext: 'readonly',
+        Audio: 'readonly',
+        MediaStream: 'readonly',
+        RTCPeerConnection: 'readonly',
+        setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+      },
+    },
+  },
+  {
     files: ['bench/**/*.mjs', 'media/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'web/messages/*.mjs', 'eslint.config.js'],
     languageOptions: {
       globals: {

@@ -110,9 +110,10 @@ const sheet = [
 ];
 
 /** A lesson with `students` in fours, or as said, and a sheet, to be sent out at once. */
-export async function lessonOf(staff, name, students, { size = 4, blocks = sheet } = {}) {
+export async function lessonOf(staff, name, students, { size = 4, blocks = sheet, rooms = 'meetingService' } = {}) {
   const names = Array.from({ length: students }, (_, i) => `Student ${String.fromCharCode(65 + (i % 26))} ${i + 1}`);
   const made = (await must('POST', '/api/staff/classes', { ...staff, body: { name, names: names.join('\n') } })).json;
+  await must('PUT', `/api/staff/classes/${made.id}/room-source`, { ...staff, body: { kind: rooms } });
   const lesson = (
     await must('POST', `/api/staff/classes/${made.id}/lessons`, { ...staff, body: { title: name, minutes: 50 } })
   ).json;

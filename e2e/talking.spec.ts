@@ -1,36 +1,200 @@
 // Groups talk in rooms of our own: who hears whom, by the tones each page plays.
-import { expect } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
+import type { components } from '../web/src/api/generated';
+import { killHard, supervisor } from './support/machine';
 import { student, teacher, type Student } from './support/people';
 import { readyLesson } from './support/plan';
 import { expectTones, giveTone } from './support/tones';
 import { test } from './support/test';
 
-test('two of a group hear each other, and nobody of another group', async ({ browser }) => {
-  const t = await teacher(browser);
-  const lesson = await readyLesson(t, {
-    name: '9A Talking',
-    students: ['Ada Lund', 'Ben Oduya', 'Chi Tran', 'Dov Katz'],
-    groups: ['Quayside', 'Millbrook'],
-  });
-  const source = await t.request.put(`/api/staff/classes/${lesson.classId}/room-source`, {
-    data: { kind: 'ownRooms' },
-  });
-  expect(source.ok(), await source.text()).toBe(true);
-  const tones = [440, 700, 1_100, 1_700];
-  const people: (Student & { id: string })[] = [];
-  for (const [i, one] of lesson.students.entries())
-    people.push({
-      id: one.id,
-      ...(await student(browser, lesson.doorWord, one.name, 'light', (context) => giveTone(context, tones[i] ?? 0))),
+type Lesson = components['schemas']['LessonView'];
+
+const names = ['Ada Lund', 'Ben Oduya', 'Chi Tran', 'Dov Katz', 'Eni Koda', 'Fay Moss', 'Gil Roca', 'Hue Lam'];
+const tones = [440, 620, 810, 1_010, 1_250, 1_530, 1_870, 2_290];
+const teachersTone = 2_750;
+const all = [...tones, teachersTone];
+
+interface Heard extends Student {
+  id: string;
+  tone: number;
+}
+
+/** The people of a lesson, and what each of them is to hear. */
+class Talk {
+  constructor(
+    readonly t: Page,
+    readonly lesson: Lesson,
+    readonly people: Heard[],
+  ) {}
+
+  give(kind: string, more: object = {}) {
+    return this.t.request.post(`/api/staff/lessons/${this.lesson.id}/commands`, {
+      data: { kind, ...more },
+      headers: { 'Idempotency-Key': crypto.randomUUID() },
     });
-  await t.request.post(`/api/staff/lessons/${lesson.id}/commands`, {
-    data: { kind: 'sendOut' },
-    headers: { 'Idempotency-Key': crypto.randomUUID() },
-  });
-  for (const { page } of people) await page.getByRole('button', { name: 'Join your group' }).click();
-  for (const [i, { page, id }] of people.entries()) {
-    const group = lesson.floor.groups.find((one) => one.students.includes(id));
-    const mates = tones.filter((_, j) => j !== i && group?.students.includes(people[j]?.id ?? ''));
-    await expectTones(page, tones, mates);
   }
+
+  async now(): Promise<Lesson> {
+    return (await (await this.t.request.get(`/api/staff/lessons/${this.lesson.id}`)).json()) as Lesson;
+  }
+
+  /** Everybody hears their own group and nobody else, but for those who are named. */
+  async expectGroups({ alone = [], and = [] }: { alone?: string[]; and?: number[] } = {}) {
+    const { floor } = await this.now();
+    await Promise.all(
+      this.people.map(async (one) => {
+        const group = floor.groups.find((table) => table.students.includes(one.id));
+        const mates = this.people.filter(
+          (other) =>
+            other !== one &&
+            group?.students.includes(other.id) === true &&
+            !alone.includes(one.id) &&
+            !alone.includes(other.id),
+        );
+        await expectTones(one.page, all, [...mates.map((mate) => mate.tone), ...and]);
+      }),
+    );
+  }
+
+  async expectEverybody(these: number[]) {
+    await Promise.all(
+      this.people.map((one) =>
+        expectTones(
+          one.page,
+          all,
+          these.filter((tone) => tone !== one.tone),
+        ),
+      ),
+    );
+  }
+
+  groupOf(one: Heard) {
+    const found = this.lesson.floor.groups.find((table) => table.students.includes(one.id));
+    if (found === undefined) throw new Error(`${one.name} has no group.`);
+    return found;
+  }
+
+  membersOf(group: string): Heard[] {
+    return this.people.filter((one) => this.groupOf(one).id === group);
+  }
+}
+
+async function begin(browser: Browser, title: string, count: number, groups: string[]): Promise<Talk> {
+  const t = await teacher(browser, 'light', (context) => giveTone(context, teachersTone));
+  const lesson = await readyLesson(t, { name: title, students: names.slice(0, count), groups, rooms: 'ownRooms' });
+  const people = await Promise.all(
+    lesson.students.map(async ({ id, name }) => {
+      const tone = tones[names.indexOf(name)] ?? 0;
+      return {
+        ...(await student(browser, lesson.doorWord, name, 'light', (context) => giveTone(context, tone))),
+        id,
+        tone,
+      };
+    }),
+  );
+  return new Talk(t, lesson, people);
+}
+
+async function join({ page }: Student) {
+  await page.getByRole('button', { name: 'Join your group' }).click();
+  await page.getByRole('button', { name: 'Join', exact: true }).click();
+  await expect(page.locator('[data-room="in"]')).toBeVisible();
+}
+
+test('two of a group hear each other, and nobody of another group', async ({ browser }) => {
+  const talk = await begin(browser, '9A Talking', 4, ['Quayside', 'Millbrook']);
+  await talk.give('sendOut');
+  await Promise.all(talk.people.map(join));
+  await talk.expectGroups();
+  const [ada] = talk.people;
+  if (ada === undefined) throw new Error('Nobody came.');
+  // Where they are is known from the room itself.
+  await expect(ada.page.getByText('You’re in the room.')).toBeVisible();
+  const [mate] = talk.membersOf(talk.groupOf(ada).id).filter((one) => one !== ada);
+  await ada.page.getByRole('button', { name: 'Mute' }).click();
+  if (mate !== undefined) await expectTones(mate.page, all, []);
+  await ada.page.getByRole('button', { name: 'Unmute' }).click();
+  await talk.expectGroups();
+});
+
+test('nine people in three groups hear exactly those they should, whatever happens', async ({ browser }) => {
+  const talk = await begin(browser, '9A Nine', 8, ['Quayside', 'Millbrook', 'Saltmarsh']);
+  const { t, lesson, people } = talk;
+  const [first] = people;
+  if (first === undefined) throw new Error('Nobody came.');
+  await talk.give('sendOut');
+  await Promise.all(people.map(join));
+  await talk.expectGroups();
+
+  // The teacher listens, and nobody hears her.
+  await t.goto(`/lessons/${lesson.id}`);
+  const one = talk.groupOf(first);
+  const toneOf = (group: string) => talk.membersOf(group).map((member) => member.tone);
+  await t.getByRole('button', { name: `Listen to ${one.name}` }).click();
+  await expectTones(t, all, toneOf(one.id));
+  await talk.expectGroups();
+  await expect(first.page.getByText('is listening').first()).toBeVisible();
+
+  // She visits: that group hears her, and she hears it.
+  await t.getByRole('button', { name: 'Speak here' }).click();
+  await expectTones(t, all, toneOf(one.id));
+  await Promise.all(
+    talk
+      .membersOf(one.id)
+      .map((member) =>
+        expectTones(member.page, all, [...toneOf(one.id).filter((tone) => tone !== member.tone), teachersTone]),
+      ),
+  );
+  await t.getByRole('button', { name: 'Leave', exact: true }).click();
+  await expectTones(t, all, []);
+  await talk.expectGroups();
+
+  // Somebody is moved to another group.
+  const other = lesson.floor.groups.find((group) => group.id !== one.id);
+  const floor = (await talk.now()).floor;
+  const moved = await t.request.post(`/api/staff/groupings/${lesson.floor.id}/edits`, {
+    data: { basedOn: floor.step, kind: 'seat', student: first.id, group: other?.id },
+  });
+  expect(moved.ok(), await moved.text()).toBe(true);
+  await talk.expectGroups();
+
+  // Somebody is taken to a side room.
+  await t.request.post(`/api/staff/classes/${lesson.classId}/side-rooms`, { data: { name: 'Quiet corner' } });
+  const side = (await talk.now()).rooms.find((room) => room.purpose === 'side');
+  await talk.give('takeAside', { students: [first.id], place: side?.id });
+  await talk.expectGroups({ alone: [first.id] });
+
+  // She speaks to all rooms.
+  const speak = t.getByRole('button', { name: /Hold to speak|All rooms hear/ });
+  await speak.focus();
+  await t.keyboard.down(' ');
+  await talk.expectGroups({ alone: [first.id], and: [teachersTone] });
+  await t.keyboard.up(' ');
+  await talk.expectGroups({ alone: [first.id] });
+  await talk.give('putBack', { students: [first.id] });
+  await talk.expectGroups();
+
+  // Every line is cut at once.
+  killHard('gate');
+  await talk.expectGroups();
+  // The media server is gone, and comes back.
+  const before = supervisor('pid', 'media').trim();
+  killHard('media');
+  await expect.poll(() => supervisor('pid', 'media').trim()).not.toBe(before);
+  await talk.expectGroups();
+
+  // Called back: everybody is in the main session, and nobody is heard until they want to be.
+  await talk.give('callBack', { seconds: 0 });
+  await Promise.all(people.map(({ page }) => expect(page.locator('[data-room="in"]')).toBeVisible()));
+  await talk.expectEverybody([]);
+  await first.page.getByRole('button', { name: 'Unmute' }).click();
+  await talk.expectEverybody([first.tone]);
+  await t.getByRole('button', { name: 'Main session' }).click();
+  await talk.expectEverybody([first.tone, teachersTone]);
+  await expectTones(t, all, [first.tone]);
+
+  // The lesson is over, and so are its rooms.
+  await talk.give('end');
+  await talk.expectEverybody([]);
+  await expectTones(t, all, []);
 });

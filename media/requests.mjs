@@ -2,7 +2,7 @@
 // is stands in their address, not in what they send; sessions and handles are those of their own connection.
 
 export const plugin = 'janus.plugin.videoroom';
-/** Connections to others: what one sends, what one hears, the teacher's voice, a screen; and one more that is closing. */
+/** What one sends and hears, in a room and from the teacher to all; and two more that are closing. */
 const mostHandles = 6;
 const longestSdp = 50_000;
 

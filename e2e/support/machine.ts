@@ -34,7 +34,7 @@ export function supervisor(...words: string[]): string {
 }
 
 /** Kills processes of the instance as a machine in trouble would: at once, with no word of warning. */
-export function killHard(program: 'php' | 'worker' | 'first-views'): number {
+export function killHard(program: 'php' | 'worker' | 'first-views' | 'gate' | 'media'): number {
   const victims =
     program === 'php'
       ? ['application', 'php-fpm'].flatMap((parent) =>

@@ -11,8 +11,14 @@ export interface Student {
 }
 
 /** A teacher signed in, in a browser of her own. */
-export async function teacher(browser: Browser, colorScheme: 'light' | 'dark' = 'light'): Promise<Page> {
+export async function teacher(
+  browser: Browser,
+  colorScheme: 'light' | 'dark' = 'light',
+  /** Done before the page opens. */
+  prepare: (context: BrowserContext) => Promise<unknown> = () => Promise.resolve(),
+): Promise<Page> {
   const context = await browser.newContext({ colorScheme });
+  await prepare(context);
   const page = await context.newPage();
   await page.goto('/');
   await page.getByLabel('Email').fill('teacher@larkmouth.example');

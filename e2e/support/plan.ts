@@ -9,6 +9,8 @@ interface Plan {
   students: string[];
   groups: string[];
   round?: components['schemas']['EditSegment'];
+  /** Where its groups meet; the simulated meeting service where nothing is said. */
+  rooms?: components['schemas']['RoomSourceView']['kind'];
   /** False: nothing is handed out yet. */
   original?: false;
 }
@@ -25,6 +27,8 @@ export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
     name: plan.name,
     names: plan.students.join('\n'),
   });
+  if (plan.rooms !== 'ownRooms')
+    await send(page, 'PUT', `/api/staff/classes/${made.id}/room-source`, { kind: plan.rooms ?? 'meetingService' });
   const lesson = await send<Lesson>(page, 'POST', `/api/staff/classes/${made.id}/lessons`, {
     title: `${plan.name} lesson`,
     minutes: 50,

@@ -1,4 +1,5 @@
-// Somebody who comes into a room of our own without a browser, for tests: says “in”, or why not, and “out” when it ends.
+// Somebody who comes into a room of our own without a browser, for tests: says “in”, or why not; and “out” when it
+// ends.
 // node media/tests/visitor.mjs ADDRESS ROOM TOKEN
 import { WebSocket } from 'ws';
 

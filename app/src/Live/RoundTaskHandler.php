@@ -9,6 +9,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
+use FreshHuddle\App\Live\Admission\RoomGuardTaskHandler;
 use FreshHuddle\App\Live\Moving\RoundMoves;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
@@ -77,6 +78,9 @@ final readonly class RoundTaskHandler implements TaskHandler
             $this->runs->end($round, $round->state()->state()->comingBackUntil() ?? $this->clock->ms());
         }
         $rooms = $this->rooms->made($round->lesson->class->id, $round->grouping->id);
+        if (self::MOVE_OUT === $task->kind || self::MOVE_BACK === $task->kind) {
+            $this->tasks->schedule(RoomGuardTaskHandler::CHECK, $round->lesson->class->id);
+        }
         try {
             match ($task->kind) {
                 self::MOVE_OUT => $phase->isOut() ? $this->moveOut($round, $rooms) : null,

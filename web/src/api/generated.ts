@@ -1590,6 +1590,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/rooms/{place}/enter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets a teacher or an assistant into a room of our own */
+        post: operations["staf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/rounds": {
         parameters: {
             query?: never;
@@ -4507,6 +4524,10 @@ export interface components {
             role: string;
             times: number;
         };
+        RoomKey: {
+            room: string;
+            token: string;
+        };
         /** @enum {string} */
         RoomLife: "round" | "grouping" | "standing";
         /** @enum {string} */
@@ -4533,6 +4554,7 @@ export interface components {
             token: string;
             ice: components["schemas"]["IceServer"][];
             share: boolean;
+            voice: components["schemas"]["RoomKey"] | null;
         };
         RoomTried: {
             was: boolean;
@@ -8070,6 +8092,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    staf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomTicket"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Live\Admission\RoomGuard;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomServices;
@@ -30,6 +31,7 @@ final readonly class StudentMover
         private RoomReader $rooms,
         private RoomServices $services,
         private Membership $membership,
+        private RoomGuard $guard,
         private Stream $stream,
         private Clock $clock,
     ) {
@@ -55,6 +57,7 @@ final readonly class StudentMover
             $this->admit($place);
             $this->services->move([$student => $external], array_map(strval(...), array_keys($made)));
         }
+        $this->guard->check($round->lesson->class->id);
         $this->stream->publish([Audience::student($student)], new RefreshHint());
 
         return null;

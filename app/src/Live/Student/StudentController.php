@@ -8,6 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Live\Admission\StudentAdmission;
 use FreshHuddle\App\Live\Command\GroupCalls;
 use FreshHuddle\App\Live\Notice\NoticeStore;
 use FreshHuddle\App\Live\Presence\PresenceStore;

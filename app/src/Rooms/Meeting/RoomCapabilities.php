@@ -11,7 +11,8 @@ final readonly class RoomCapabilities
 {
     /**
      * @param bool $keepsMembers it knows who may enter a room before they come
-     * @param bool $keepsRooms   a room that was made stays until it is retired; elsewhere it is made when somebody comes
+     * @param bool $keepsRooms   a room that was made stays until it is retired; elsewhere it is made when somebody
+     *                           comes
      * @param bool $givesSamples it lets us hear a second or two of a room (`listen`)
      * @param bool $shows        what is said in a room is shown there; elsewhere it stands on the page the room is in
      */

@@ -76,7 +76,7 @@ final readonly class RoomServices
      */
     public function move(array $moves, array $among): void
     {
-        foreach ($this->shared([...$among, ...array_values($moves)]) as [$service, $own]) {
+        foreach ([] === $moves ? [] : $this->shared([...$among, ...array_values($moves)]) as [$service, $own]) {
             $service->move($moves, $own);
         }
     }

@@ -22,6 +22,9 @@ use FreshHuddle\Core\Rooms\RoomState;
  */
 final readonly class RoomAdmission
 {
+    /** Among places: where the teacher speaks to all rooms, and all of them listen. */
+    public const VOICE = 'voice';
+
     public function __construct(
         private EntityManagerInterface $em,
         private RoomStore $store,
@@ -32,19 +35,20 @@ final readonly class RoomAdmission
     }
 
     /**
-     * @param string $place `main`, or the id of a group or a side room of this class
+     * @param string $place `main`, `voice`, or the id of a group or a side room of this class
      *
      * @throws RoomsRefused where there is no such room of our own, or it is closed, or sound does not work just now
      */
-    public function pass(SchoolClass $class, string $place, Participant $participant): RoomTicket
+    public function admitTo(SchoolClass $class, string $place, Participant $participant): RoomTicket
     {
-        $room = $this->room($class, $place);
-        if (RoomState::Closed === $room->state) {
+        $isVoice = self::VOICE === $place;
+        $room = $isVoice ? null : $this->room($class, $place);
+        if (RoomState::Closed === $room?->state) {
             throw RoomsRefused::outdated('rooms.closed');
         }
         try {
-            $name = $room->externalId ?? throw new \LogicException('It has just been given one.');
-            $token = $this->admit($name, $participant);
+            $voice = $this->admit($this->voice($class->id), $participant);
+            $key = null === $room ? $voice : $this->admit($room->externalId ?? '', $participant);
         } catch (MeetingServiceFailed) {
             throw RoomsRefused::outdated('rooms.no_sound');
         }
@@ -53,27 +57,36 @@ final readonly class RoomAdmission
             $place,
             $participant->id,
             $this->address->forParticipant($participant),
-            $name,
-            $token,
+            $key->room,
+            $key->token,
             [],
-            $room->allowedHere()->under($this->sources->forClass($class)->allowed())->shareScreen,
+            $room?->allowedHere()->under($this->sources->forClass($class)->allowed())->shareScreen ?? false,
+            $isVoice ? null : $voice,
         );
+    }
+
+    /**
+     * @return string what the media server calls the room in which the teacher speaks to all rooms of a class
+     */
+    public function voice(string $classId): string
+    {
+        return $this->rooms->roomId(self::VOICE.'|'.$classId);
     }
 
     /**
      * @throws MeetingServiceFailed
      */
-    private function admit(string $name, Participant $participant): string
+    private function admit(string $name, Participant $participant): RoomKey
     {
         try {
-            return $this->rooms->admit($name, $participant);
+            return new RoomKey($name, $this->rooms->admit($name, $participant));
         } catch (MeetingServiceFailed $e) {
             if (!$e->missing) {
                 throw $e;
             }
             $this->rooms->open($name, true);
 
-            return $this->rooms->admit($name, $participant);
+            return new RoomKey($name, $this->rooms->admit($name, $participant));
         }
     }
 

@@ -17,6 +17,7 @@ final readonly class RoomTicket
      * @param string          $token   opens it once
      * @param list<IceServer> $ice     ways through networks that let no UDP through
      * @param bool            $share   whether screens may be shared there
+     * @param RoomKey|null    $voice   where the teacher speaks to all rooms; null: for whoever goes there to speak
      */
     public function __construct(
         public string $place,
@@ -26,6 +27,7 @@ final readonly class RoomTicket
         public string $token,
         public array $ice,
         public bool $share,
+        public ?RoomKey $voice,
     ) {
     }
 }

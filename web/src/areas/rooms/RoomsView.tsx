@@ -222,7 +222,11 @@ function MainRooms({ lesson, rooms, roomOf }: { lesson: Lesson; rooms: ReturnTyp
             <tr key={group.id} className="border-b border-line align-top">
               <RowHead title={group.name} mark={group.mark} />
               <td className="py-2.5 text-soft" colSpan={3}>
-                {sourceOf(lesson.roomSource).isPasted ? m.rooms_notYet() : m.rooms_notMade()}
+                {sourceOf(lesson.roomSource).isHere
+                  ? m.rooms_whenComing()
+                  : sourceOf(lesson.roomSource).isPasted
+                    ? m.rooms_notYet()
+                    : m.rooms_notMade()}
               </td>
             </tr>
           ) : (
@@ -274,7 +278,7 @@ export function RoomsView({
             {m.rooms_paste()}
           </Button>
         )}
-        {!sourceOf(source).isPasted && missing > 0 && groups.length > 0 && (
+        {!sourceOf(source).isPasted && !sourceOf(source).isHere && missing > 0 && groups.length > 0 && (
           <Button busy={rooms.make.isPending} onClick={() => rooms.make.mutate(undefined, { onError: fail })}>
             {sourceOf(source).isFromPattern ? m.rooms_addresses({ n: missing }) : m.rooms_make({ n: missing })}
           </Button>

@@ -19,6 +19,7 @@ import { TableChanges, TableSignals } from '../floor/TableSignals';
 import { useListening } from '../useListening';
 import { awayText, noteOf } from '../whereabouts';
 import { sourceOf } from '../../rooms/sources';
+import { useRoomWish, wantRoom } from '../../rooms/teacher/wish';
 import type { LessonDesk } from './useLessonDesk';
 
 const Claim = part(
@@ -42,9 +43,14 @@ const nameIn = (lesson: Schema['LessonView']) => (id: string) =>
   lesson.students.find((student) => student.id === id)?.name ?? '';
 
 /** The ears of tables whose room can be heard. */
-function useEars({ lesson, working }: LessonDesk) {
+function useEars({ lesson, working, hereAt }: LessonDesk) {
   const listening = useListening();
+  const wish = useRoomWish();
   return (group: Group) => {
+    if (working && hereAt(group.id)) {
+      const on = wish.place === group.id && !wish.speaks;
+      return { on, press: () => wantRoom(on ? null : { place: group.id, speaks: false }) };
+    }
     const room = working
       ? lesson.rooms.find((one) => one.groupId === group.id && sourceOf(one.source).answers && isThere(one))
       : undefined;

@@ -34,6 +34,10 @@ const NextLesson = part(
   () => import('../../lesson/NextLesson'),
   (file) => file.NextLesson,
 );
+const SpeakToAll = part(
+  () => import('../../rooms/teacher/RoomDock'),
+  (file) => file.SpeakToAll,
+);
 const VisitPanel = part(
   () => import('../panel/VisitPanel'),
   (file) => file.VisitPanel,
@@ -125,6 +129,11 @@ function Working({ desk, log }: { desk: LessonDesk; log: ReactNode }) {
     <>
       <Deciding lesson={lesson} />
       <LivePanel lesson={lesson} phase={phase} visits={visits} log={log} />
+      {lesson.floor.groups.some((group) => desk.hereAt(group.id)) && (
+        <div className="mt-4">
+          <SpeakToAll lesson={lesson} />
+        </div>
+      )}
       <div id="to-decide" tabIndex={-1} className="mt-4">
         <Late lesson={lesson} control={control} />
         <ToDecide desk={desk} />

@@ -44,6 +44,7 @@ function FloorChoices({ desk, tools, atEnd }: { desk: LessonDesk; tools: FloorTo
 export function ViewBar({ desk, tools }: { desk: LessonDesk; tools: FloorTools }) {
   const { lesson, working, view, control } = desk;
   const toMain = desk.wayTo(null);
+  const toMainHere = desk.hereAt(null) && desk.lesson.order.now !== null && !desk.over;
   const deals = view === 'floor' && working;
   return (
     <div
@@ -71,6 +72,11 @@ export function ViewBar({ desk, tools }: { desk: LessonDesk; tools: FloorTools }
           />
         </div>
       )}
+      {toMainHere && (
+        <Button look="quiet" className={clsx('text-sm', !deals && 'ms-auto')} onClick={() => desk.enterRoom(null)}>
+          <WayIn className="me-1 inline-block" /> {m.lesson_toMain()}
+        </Button>
+      )}
       {toMain !== null && (
         <a
           href={toMain}
@@ -83,7 +89,9 @@ export function ViewBar({ desk, tools }: { desk: LessonDesk; tools: FloorTools }
           <WayIn className="me-1 inline-block" /> {m.lesson_toMain()}
         </a>
       )}
-      {view === 'floor' && <FloorChoices desk={desk} tools={tools} atEnd={!working && toMain === null} />}
+      {view === 'floor' && (
+        <FloorChoices desk={desk} tools={tools} atEnd={!working && toMain === null && !toMainHere} />
+      )}
     </div>
   );
 }

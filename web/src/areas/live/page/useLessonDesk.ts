@@ -13,6 +13,7 @@ import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { command, useCommand } from '../useCommand';
 import { useShownView } from './useShownView';
 import { sourceOf } from '../../rooms/sources';
+import { meetsHere, wantRoom } from '../../rooms/teacher/wish';
 import { useStanding } from './useStanding';
 
 /** What lies over the page. */
@@ -49,6 +50,11 @@ export function useLessonDesk(lesson: Schema['LessonView']) {
   const [sheet, setSheet] = useState<LessonSheet | null>(null);
   const [pasting, setPasting] = useState(false);
   const wayTo = (group: string | null) => wayInto(lesson, group);
+  const hereAt = (group: string | null) => meetsHere(lesson, group);
+  const enterRoom = (group: string | null) => {
+    if (hereAt(group)) wantRoom({ place: group ?? 'main', speaks: true });
+    else openRoom(wayTo(group));
+  };
   return {
     ...standing,
     ...shown,
@@ -67,15 +73,17 @@ export function useLessonDesk(lesson: Schema['LessonView']) {
     pasting,
     setPasting,
     wayTo,
-    enterRoom: (group: string | null) => openRoom(wayTo(group)),
+    hereAt,
+    enterRoom,
     visit: (group: string) => {
-      openRoom(wayTo(group));
+      enterRoom(group);
       give.mutate(command('visit', { group }));
       shown.showWork(group);
     },
     leaveVisit: () => {
       // The room makes way for the main session, in the meeting service, too.
-      openRoom(wayTo(null));
+      if (hereAt(null)) wantRoom(null);
+      else openRoom(wayTo(null));
       give.mutate(command('leave'));
       shown.setView('floor');
     },

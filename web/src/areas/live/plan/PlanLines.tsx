@@ -66,6 +66,7 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
 
 function roomsText(lesson: Lesson): string {
   const state = setUp(lesson);
+  if (sourceOf(lesson.roomSource).isHere) return m.next_roomsHere();
   if (state.roomsFailed > 0) return m.next_roomsFailed({ n: state.roomsFailed });
   if (!sourceOf(lesson.roomSource).hasLink && state.roomsMade < state.rooms) return m.next_roomsClassroom();
   if (sourceOf(lesson.roomSource).isPasted && state.withoutRoom > 0) return m.next_roomsLinks({ n: state.withoutRoom });

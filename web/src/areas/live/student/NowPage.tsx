@@ -100,10 +100,9 @@ function Together({
   const there = now.seenIn === 'main';
   const segment =
     now.segment === null || now.segment.kind === 'round' ? null : { ...now.segment, kind: now.segment.kind };
-  const here = now.mainSession.way === 'here';
-  const main = here || now.mainSession.way === 'press';
-  if (now.lessonTitle === null && now.mainSession.way === 'none')
-    return <Sentence>{m.student_now_noLesson()}</Sentence>;
+  const { way } = now.mainSession;
+  const main = way === 'here' || way === 'press';
+  if (now.lessonTitle === null && way === 'none') return <Sentence>{m.student_now_noLesson()}</Sentence>;
   const where = !main
     ? back
       ? m.student_now_back()
@@ -124,7 +123,7 @@ function Together({
       <AloneWork now={now} onSheet={onSheet} />
       {back && main && segment === null && <p className="text-lg">{m.student_now_microphones()}</p>}
       {room}
-      {main && !here && (
+      {way === 'press' && (
         <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>
           {there ? m.student_now_backInRoom() : m.student_now_goMain()}
         </GoButton>
@@ -239,8 +238,12 @@ function Working({ now, group, serverNow, room, onSheet, onLook }: Omit<AtWorkPr
   const isToGo = !here && aside === null && group.room.way !== 'wait';
   return (
     <>
-      {aside !== null && <Aside now={now} aside={aside} />}
-      {aside !== null && room}
+      {aside !== null && (
+        <>
+          <Aside now={now} aside={aside} />
+          {room}
+        </>
+      )}
       <GroupBlock group={group} lead={isToGo ? m.student_now_go() : ''} />
       {there && <p className="text-lg">{m.student_now_inRoom()}</p>}
       {aside === null && <ToRoom group={group} there={there} room={room} onLook={onLook} />}
@@ -300,8 +303,8 @@ export function NowPage({
 }) {
   const { group } = now;
   // The way to a room leads here where there is none.
-  const noRoom = new URLSearchParams(window.location.search).get('room') === 'none';
-  const atWork = phase === 'looking' || phase === 'out' || phase === 'comingBack';
+  const noRoom = window.location.search === '?room=none';
+  const atWork = phase !== 'planned' && phase !== 'back';
   return (
     <div className="flex flex-col gap-5">
       <Me now={now} onLeft={onLeft} />

@@ -5,7 +5,7 @@ import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { drawer } from '../../../ui/drawer';
 import { Duration } from '../../../ui/signs/Duration';
-import { lazily, lazilyFrom } from '../../../ui/later/lazily';
+import { lazily } from '../../../ui/later/lazily';
 import { LineNote } from '../../../ui/page/LineNote';
 import { Wordmark } from '../../../ui/page/Wordmark';
 import * as m from '#messages';
@@ -24,14 +24,7 @@ import { useNow } from './useNow';
 const OtherDevice = lazily(() => import('./OtherDevice'));
 const YoungPage = lazily(() => import('./YoungPage'));
 const MovedNote = lazily(() => import('./MovedNote'));
-const RoomKeeper = lazilyFrom(
-  () => import('../../rooms/student/RoomPanel'),
-  (file) => file.RoomKeeper,
-);
-const RoomPanel = lazilyFrom(
-  () => import('../../rooms/student/RoomPanel'),
-  (file) => file.RoomPanel,
-);
+const RoomPanel = lazily(() => import('../../rooms/student/RoomPanel'));
 const Earlier = lazily(() => import('../../materials/student/Earlier'));
 
 type Now = Schema['StudentNow'];
@@ -225,20 +218,17 @@ export function StudentApp({
   }
   const meetsHere = [now.mainSession, now.group?.room, now.aside?.room].some((room) => room?.way === 'here');
   const at = { now, phase, serverNow };
-  const room = meetsHere && (
-    <Suspense>
-      <RoomPanel {...at} />
-    </Suspense>
-  );
-  const shown = { ...at, look, room };
+  const roomIn = (keeps: boolean) =>
+    meetsHere && (
+      <Suspense>
+        <RoomPanel {...at} keeps={keeps} />
+      </Suspense>
+    );
+  const shown = { ...at, look, room: roomIn(false) };
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       {line}
-      {meetsHere && (
-        <Suspense>
-          <RoomKeeper {...at} />
-        </Suspense>
-      )}
+      {roomIn(true)}
       <Around now={now}>
         <Calls {...shown} onSheet={sheet !== null} />
         <Body {...shown} copies={copies} sheet={sheet} onSheet={setSheet} />

@@ -73,7 +73,7 @@ export interface Handle {
 
 export interface Heard {
   onMessage: (message: Message, jsep: Jsep | undefined) => void;
-  onTrack?: (track: MediaStreamTrack, mid: string, on: boolean) => void;
+  onTrack?: (track: MediaStreamTrack, mid: string) => void;
   onIce?: (state: RTCIceConnectionState) => void;
 }
 
@@ -139,7 +139,7 @@ export class Line {
         success: resolve,
         error: (problem: unknown) => reject(new Error(String(problem))),
         onmessage: onMessage,
-        onremotetrack: (track: MediaStreamTrack, mid: string, on: boolean) => onTrack?.(track, mid, on),
+        onremotetrack: (track: MediaStreamTrack, mid: string, on: boolean) => (on ? onTrack?.(track, mid) : undefined),
         iceState: (state: RTCIceConnectionState) => onIce?.(state),
       });
     });

@@ -1,4 +1,6 @@
 // The microphone of this device: asked for, tried, chosen.
+import { drawer } from '../../../ui/drawer';
+
 export type MicrophoneProblem = 'insecure' | 'refused' | 'none' | 'busy' | 'other';
 
 const problems: Record<string, MicrophoneProblem> = {
@@ -27,7 +29,7 @@ export async function openMicrophone(device: string | null): Promise<MediaStream
         echoCancellation: true,
         noiseSuppression: true,
         autoGainControl: true,
-        ...(device === null ? {} : { deviceId: { exact: device } }),
+        ...(device === null ? {} : { deviceId: { ideal: device } }),
       },
     });
     const [track] = stream.getAudioTracks();
@@ -37,6 +39,20 @@ export async function openMicrophone(device: string | null): Promise<MediaStream
     throw problem instanceof MicrophoneFailed ? problem : new MicrophoneFailed(problemFrom(problem));
   }
 }
+
+const chosen = drawer('microphone');
+const tried = drawer('microphone-tried');
+
+/** @returns the one chosen on this device; null: the one the system has chosen */
+export const chosenMicrophone = () => chosen.load();
+export const chooseMicrophone = (device: string) => chosen.save(device);
+
+/** Whether somebody has tried a microphone on this device before. */
+export const isMicrophoneTried = () => tried.load() !== null;
+export const noteMicrophoneTried = () => tried.save('yes');
+
+export const microphones = async () =>
+  (await navigator.mediaDevices.enumerateDevices()).filter((one) => one.kind === 'audioinput');
 
 export class MicrophoneFailed extends Error {
   constructor(readonly why: MicrophoneProblem) {

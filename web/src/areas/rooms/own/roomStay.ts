@@ -1,13 +1,14 @@
 // The room this page is in, across moves, cut lines and pages that look at something else: one for the whole page.
-import { api, take } from '../../../api/client';
-import { openMicrophone, type MicrophoneProblem, MicrophoneFailed } from './microphone';
+import { chosenMicrophone, MicrophoneFailed, openMicrophone, type MicrophoneProblem } from './microphone';
 import { RoomCall, type CallState, type Ticket } from './roomCall';
 
 export interface StayState {
   /** Whoever is here has pressed Join, and follows from room to room. */
   isJoined: boolean;
   isMicrophoneOn: boolean;
-  problem: MicrophoneProblem | null;
+  shares: 'camera' | 'screen' | null;
+  /** `elsewhere`: the room is open on another page of theirs. */
+  problem: MicrophoneProblem | 'elsewhere' | null;
   /** The place this page is in, or on its way to; null: nowhere. */
   place: string | null;
   call: CallState | null;
@@ -16,18 +17,28 @@ export interface StayState {
 /** Milliseconds before the next try. */
 const firstRetry = 500;
 const slowestRetry = 5_000;
+/** Whoever is put out of a room hears within so long where they belong now. Milliseconds. */
+const toldWithin = 4_000;
 
 export class RoomStay {
-  private state: StayState = { isJoined: false, isMicrophoneOn: false, problem: null, place: null, call: null };
+  private state: StayState = {
+    isJoined: false,
+    isMicrophoneOn: false,
+    shares: null,
+    problem: null,
+    place: null,
+    call: null,
+  };
   private readonly listeners = new Set<() => void>();
   private call: RoomCall | null = null;
   private microphone: MediaStreamTrack | null = null;
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private picture: MediaStreamTrack | null = null;
+  private later: ReturnType<typeof setTimeout> | undefined;
   /** How often the place has changed: what began before is dropped. */
   private turn = 0;
 
-  /** @param ask gives what lets this page into the room where it belongs now */
-  constructor(private readonly ask: () => Promise<Ticket> = () => take(api.POST('/api/student/room'))) {}
+  /** @param ask gives what lets this page into a room, at once */
+  constructor(private readonly ask: (place: string) => Promise<Ticket>) {}
 
   readonly subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -35,8 +46,9 @@ export class RoomStay {
   };
   readonly snapshot = () => this.state;
 
-  /** From now on, this page goes where its student belongs. */
+  /** From now on, this page goes where whoever is here belongs. */
   async join(withMicrophone: boolean): Promise<void> {
+    this.set({ problem: null });
     if (withMicrophone) await this.openMicrophone();
     this.set({ isJoined: true });
     this.begin();
@@ -45,19 +57,21 @@ export class RoomStay {
   leave(): void {
     this.end();
     this.closeMicrophone();
+    this.closePicture();
     this.set({ isJoined: false });
   }
 
   /**
-   * The student belongs somewhere else now.
+   * Whoever is here belongs somewhere else now.
    *
    * @param isQuiet the microphone is off there until it is switched on
    */
   follow(place: string | null, isQuiet: boolean): void {
     if (place === this.state.place) return;
     this.end();
+    this.closePicture();
     if (isQuiet || place === null) this.closeMicrophone();
-    this.set({ place });
+    this.set({ place, problem: this.state.problem === 'elsewhere' ? null : this.state.problem });
     if (this.state.isJoined) this.begin();
   }
 
@@ -68,7 +82,29 @@ export class RoomStay {
       return;
     }
     this.call?.setMicrophone(isOn);
-    this.set({ isMicrophoneOn: isOn });
+    this.set({ isMicrophoneOn: isOn && this.microphone !== null });
+  }
+
+  /** Shows the camera or the screen to the room; null: nothing any more. */
+  async share(what: 'camera' | 'screen' | null): Promise<void> {
+    this.closePicture();
+    await this.call?.sendPicture(null, 'camera');
+    if (what === null) return;
+    try {
+      const stream =
+        what === 'screen'
+          ? await navigator.mediaDevices.getDisplayMedia({ video: { frameRate: 5 } })
+          : await navigator.mediaDevices.getUserMedia({ video: { width: 320, height: 180, frameRate: 15 } });
+      const [picture] = stream.getVideoTracks();
+      if (picture === undefined) return;
+      picture.addEventListener('ended', () => void this.share(null));
+      this.picture = picture;
+      this.set({ shares: what });
+      await this.call?.sendPicture(picture, what);
+    } catch {
+      // Whoever was asked has said no, or there is no camera: the room goes on without.
+      this.closePicture();
+    }
   }
 
   play(): void {
@@ -79,36 +115,47 @@ export class RoomStay {
     const { place } = this.state;
     if (place === null) return;
     const turn = ++this.turn;
-    void this.enter(turn).catch(() => {
-      if (turn === this.turn) this.again(attempt);
+    void this.enter(place, turn).catch(() => {
+      if (turn === this.turn) this.beginAgain(attempt);
     });
   }
 
-  private async enter(turn: number): Promise<void> {
-    const ticket = await this.ask();
+  private async enter(place: string, turn: number): Promise<void> {
+    const ticket = await this.ask(place);
     if (turn !== this.turn) return;
     const call = new RoomCall(ticket);
     this.call = call;
     call.subscribe(() => {
-      if (this.call !== call) return;
-      this.set({ call: call.state });
-      if (call.state.phase === 'lost') this.again(0);
+      if (this.call === call) this.heed(call.state);
     });
     this.set({ call: call.state });
-    await call.enter(this.microphone);
-    if (this.microphone !== null) call.setMicrophone(this.state.isMicrophoneOn);
+    await call.enter(this.microphone, this.state.isMicrophoneOn);
   }
 
-  private again(attempt: number): void {
-    clearTimeout(this.retry);
+  private heed(call: CallState): void {
+    this.set({ call });
+    if (call.phase === 'lost') this.beginAgain(0);
+    if (call.phase === 'kicked') {
+      // The page that was opened later stays in: two pages would put each other out for ever.
+      const { turn } = this;
+      this.later = setTimeout(() => {
+        if (turn !== this.turn) return;
+        this.end();
+        this.set({ problem: 'elsewhere' });
+      }, toldWithin);
+    }
+  }
+
+  private beginAgain(attempt: number): void {
+    clearTimeout(this.later);
     this.call?.leave();
     this.call = null;
     const wait = Math.min(slowestRetry, firstRetry * 2 ** attempt);
-    this.retry = setTimeout(() => this.begin(attempt + 1), wait * (0.5 + Math.random() / 2));
+    this.later = setTimeout(() => this.begin(attempt + 1), wait * (0.5 + Math.random() / 2));
   }
 
   private end(): void {
-    clearTimeout(this.retry);
+    clearTimeout(this.later);
     this.turn++;
     const { call } = this;
     this.call = null;
@@ -118,7 +165,7 @@ export class RoomStay {
 
   private async openMicrophone(): Promise<MediaStreamTrack | null> {
     try {
-      const track = await openMicrophone(null);
+      const track = await openMicrophone(chosenMicrophone());
       track.addEventListener('ended', () => {
         if (track !== this.microphone) return;
         this.microphone = null;
@@ -139,11 +186,14 @@ export class RoomStay {
     this.set({ isMicrophoneOn: false });
   }
 
+  private closePicture(): void {
+    this.picture?.stop();
+    this.picture = null;
+    this.set({ shares: null });
+  }
+
   private set(how: Partial<StayState>): void {
     this.state = { ...this.state, ...how };
     for (const listener of this.listeners) listener();
   }
 }
-
-/** Of this page. */
-export const roomStay = new RoomStay();

@@ -1,14 +1,17 @@
 // A student's room in their own page: join, hear and be heard, leave.
-import clsx from 'clsx';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
+import { BigSign } from '../../../ui/signs/BigSign';
 import * as m from '#messages';
+import { isMicrophoneTried, noteMicrophoneTried } from '../own/microphone';
+import { MicrophoneCheck } from '../own/MicrophoneCheck';
 import { MAIN, placeOf } from '../own/place';
-import type { Person } from '../own/people';
-import { roomStay, type StayState } from '../own/roomStay';
-
-const useStay = (): StayState => useSyncExternalStore(roomStay.subscribe, roomStay.snapshot);
+import { RoomControls } from '../own/RoomControls';
+import { RoomPeople } from '../own/RoomPeople';
+import type { StayState } from '../own/roomStay';
+import { useComings } from '../own/useComings';
+import { roomStay } from './stay';
 
 type Now = Schema['StudentNow'];
 
@@ -20,39 +23,51 @@ interface Props {
 }
 
 /** Follows the student from room to room, whatever the page shows meanwhile. */
-export function RoomKeeper({ now, phase, serverNow }: Props) {
+function RoomKeeper({ now, phase, serverNow }: Props) {
   const place = placeOf(now, phase, serverNow);
   useEffect(() => roomStay.follow(place, place === MAIN), [place]);
   return null;
 }
 
-function PersonTag({ person }: { person: Person }) {
-  return (
-    <li
-      className={clsx(
-        'flex items-center gap-1.5 border px-2 py-1',
-        person.isSpeaking ? 'border-ink bg-ink text-ground' : 'border-ink bg-sheet',
-      )}
-    >
-      <span className="wrap-anywhere">{person.name}</span>
-      {!person.isOn && <span className="text-xs">{m.room_muted()}</span>}
-    </li>
-  );
-}
-
-/** Asks for one press, which browsers want before they play or record anything. */
-function Join({ isMain, problem }: { isMain: boolean; problem: StayState['problem'] }) {
+/** One press, which browsers want before they play or record anything. The first time, the microphone is tried. */
+function Join({ isMain, isYoung, problem }: { isMain: boolean; isYoung: boolean; problem: StayState['problem'] }) {
   const [busy, setBusy] = useState(false);
+  const [isChecking, setIsChecking] = useState(false);
   const join = (withMicrophone: boolean) => {
     setBusy(true);
     void roomStay.join(withMicrophone).finally(() => setBusy(false));
   };
+  if (isChecking)
+    return (
+      <MicrophoneCheck
+        busy={busy}
+        onDone={(withMicrophone) => {
+          noteMicrophoneTried();
+          join(withMicrophone);
+        }}
+      />
+    );
+  const isFirst = !isMain && !isYoung && !isMicrophoneTried();
   return (
     <div className="flex flex-col gap-2">
-      <Button look="main" className="w-full py-5 text-xl" busy={busy} onClick={() => join(!isMain)}>
-        {isMain ? m.room_joinMain() : m.room_join()}
+      <Button
+        look="main"
+        className="w-full py-5 text-xl"
+        busy={busy}
+        aria-label={isMain ? m.room_joinMain() : m.room_join()}
+        onClick={() => (isFirst ? setIsChecking(true) : join(!isMain))}
+      >
+        {isYoung ? (
+          <span className="flex justify-center">
+            <BigSign name="speak" size={112} />
+          </span>
+        ) : isMain ? (
+          m.room_joinMain()
+        ) : (
+          m.room_join()
+        )}
       </Button>
-      {!isMain && (
+      {!isMain && !isYoung && !isFirst && (
         <Button look="quiet" className="self-center" busy={busy} onClick={() => join(false)}>
           {m.room_joinListening()}
         </Button>
@@ -62,48 +77,67 @@ function Join({ isMain, problem }: { isMain: boolean; problem: StayState['proble
   );
 }
 
+function statusOf(stay: StayState, others: number): string {
+  const { call } = stay;
+  if (call === null || call.phase === 'entering') return m.room_connecting();
+  if (call.phase !== 'in') return m.room_lost();
+  return others === 0 ? m.room_nobodyYet() : m.room_with();
+}
+
 function Inside({ stay }: { stay: StayState }) {
   const { call } = stay;
-  const others = [...(call?.people.values() ?? [])];
-  const isIn = call?.phase === 'in';
+  const people = call?.people;
+  const others = useMemo(() => [...(people?.values() ?? [])], [people]);
+  const comings = useComings(others, call?.phase === 'in');
   return (
-    <section aria-label={m.room_title()} className="flex flex-col gap-2 border-2 border-ink p-3">
-      <p role="status" className="text-sm">
-        {!isIn ? m.room_connecting() : others.length === 0 ? m.room_nobodyYet() : m.room_withOthers()}
-      </p>
-      {others.length > 0 && (
-        <ul className="flex flex-wrap gap-1.5">
-          {others.map((person) => (
-            <PersonTag key={person.id} person={person} />
-          ))}
-        </ul>
+    <section
+      aria-label={m.room_title()}
+      data-room={call?.phase}
+      className="flex flex-col gap-2 border-2 border-ink p-3"
+    >
+      {call?.isSpokenTo === true && (
+        <p role="status" className="bg-ink px-2 py-1 font-semibold text-ground">
+          {m.room_spokenTo()}
+        </p>
       )}
+      <p role="status" className="text-sm text-soft">
+        {statusOf(stay, others.length)}
+      </p>
+      {others.length > 0 && <RoomPeople people={others} />}
+      <p role="status" className="sr-only">
+        {comings}
+      </p>
       {call?.isToPress === true && (
         <Button look="main" className="w-full py-3" onClick={() => roomStay.play()}>
           {m.room_pressToHear()}
         </Button>
       )}
       {stay.problem !== null && <p role="alert">{m.room_problem({ key: stay.problem })}</p>}
-      <div className="flex gap-2">
-        <Button
-          className="flex-1 py-3"
-          aria-pressed={stay.isMicrophoneOn}
-          onClick={() => void roomStay.setMicrophone(!stay.isMicrophoneOn)}
-        >
-          {stay.isMicrophoneOn ? m.room_mute() : m.room_unmute()}
-        </Button>
-        <Button look="quiet" onClick={() => roomStay.leave()}>
-          {m.room_leave()}
-        </Button>
-      </div>
+      {call?.isMuted === true && <p role="status">{m.room_mutedByTeacher()}</p>}
+      <RoomControls
+        stay={roomStay}
+        state={stay}
+        mayShare={call?.mayShare ?? false}
+        leave={m.room_leave()}
+        onLeave={() => roomStay.leave()}
+      />
     </section>
   );
 }
 
-/** The room where the student belongs now. */
-export function RoomPanel({ now, phase, serverNow }: Props) {
-  const stay = useStay();
+/** What is seen of the room where the student belongs now. */
+function SeenRoom({ now, phase, serverNow }: Props) {
+  const stay = useSyncExternalStore(roomStay.subscribe, roomStay.snapshot);
   const place = placeOf(now, phase, serverNow);
   if (place === null) return null;
-  return stay.isJoined ? <Inside stay={stay} /> : <Join isMain={place === MAIN} problem={stay.problem} />;
+  return stay.isJoined && stay.problem !== 'elsewhere' ? (
+    <Inside stay={stay} />
+  ) : (
+    <Join isMain={place === MAIN} isYoung={now.young !== null} problem={stay.problem} />
+  );
+}
+
+/** The room where the student belongs now: what is seen of it, or (`keeps`) what keeps the page in it. */
+export default function RoomPanel({ keeps, ...props }: Props & { keeps: boolean }) {
+  return keeps ? <RoomKeeper {...props} /> : <SeenRoom {...props} />;
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Admission;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\Problem;

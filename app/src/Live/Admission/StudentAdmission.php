@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live\Student;
+namespace FreshHuddle\App\Live\Admission;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Presence\PresenceStore;
+use FreshHuddle\App\Live\Student\StudentPage;
 use FreshHuddle\App\Rooms\Own\Participant;
 use FreshHuddle\App\Rooms\Own\RoomAdmission;
 use FreshHuddle\App\Rooms\Own\RoomTicket;
@@ -24,7 +25,7 @@ final readonly class StudentAdmission
         private EntityManagerInterface $em,
         private NowReader $lessons,
         private StudentPage $page,
-        private RoomAdmission $door,
+        private RoomAdmission $admission,
         private PresenceStore $presence,
     ) {
     }
@@ -37,7 +38,7 @@ final readonly class StudentAdmission
         if (null === $class || null === $way || !$way['source']->isHere()) {
             throw LiveRefused::outdated('live.no_room_now');
         }
-        $pass = $this->door->pass($class, $way['place'], Participant::student($student->id, $student->name));
+        $pass = $this->admission->admitTo($class, $way['place'], Participant::student($student->id, $student->name));
         $this->presence->followed($student->id, $way['place']);
 
         return $pass;

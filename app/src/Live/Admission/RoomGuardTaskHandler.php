@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Admission;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Worker\GaveUp;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\App\Worker\TryAgain;
+
+/**
+ * Has the guard look, as soon as something changes who belongs where.
+ */
+final readonly class RoomGuardTaskHandler implements TaskHandler
+{
+    /** The subject is the class's id. */
+    public const CHECK = 'guardRooms';
+    /** The subject is the student's id. */
+    public const PUT_OUT = 'putOutOfRooms';
+
+    /** A media server that is away has nobody in a room. */
+    private const MOST_TRIES = 6;
+
+    public function __construct(private EntityManagerInterface $em, private RoomGuard $guard)
+    {
+    }
+
+    public static function kinds(): array
+    {
+        return [self::CHECK, self::PUT_OUT];
+    }
+
+    public function classOf(Task $task): ?string
+    {
+        return self::CHECK === $task->kind ? $task->subject : $this->student($task)?->class->id;
+    }
+
+    public function handle(Task $task): ?int
+    {
+        $student = self::PUT_OUT === $task->kind ? $this->student($task) : null;
+        try {
+            self::CHECK === $task->kind
+                ? $this->guard->check($task->subject)
+                : (null === $student ? null : $this->guard->putOut($student));
+        } catch (MeetingServiceFailed $e) {
+            throw $task->attempts < self::MOST_TRIES
+                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
+                : new GaveUp($e->says);
+        }
+
+        return null;
+    }
+
+    private function student(Task $task): ?Student
+    {
+        return $this->em->find(Student::class, $task->subject);
+    }
+}

@@ -1,0 +1,55 @@
+// What one can do in a room: speak, show something, leave.
+import * as m from '#messages';
+import { Button } from '../../../ui/Button';
+import type { RoomStay, StayState } from './roomStay';
+
+const canShareScreen = () =>
+  typeof (navigator.mediaDevices as MediaDevices | undefined)?.getDisplayMedia === 'function';
+
+export function RoomControls({
+  stay,
+  state,
+  mayShare,
+  leave,
+  onLeave,
+}: {
+  stay: RoomStay;
+  state: StayState;
+  mayShare: boolean;
+  leave: string;
+  onLeave: () => void;
+}) {
+  const isIn = state.call?.phase === 'in';
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <Button
+        className="grow px-4 py-3 font-semibold"
+        aria-pressed={state.isMicrophoneOn}
+        onClick={() => void stay.setMicrophone(!state.isMicrophoneOn)}
+      >
+        {state.isMicrophoneOn ? m.room_mute() : m.room_unmute()}
+      </Button>
+      {isIn && (
+        <Button
+          look="quiet"
+          aria-pressed={state.shares === 'camera'}
+          onClick={() => void stay.share(state.shares === 'camera' ? null : 'camera')}
+        >
+          {state.shares === 'camera' ? m.room_cameraOff() : m.room_cameraOn()}
+        </Button>
+      )}
+      {isIn && mayShare && canShareScreen() && (
+        <Button
+          look="quiet"
+          aria-pressed={state.shares === 'screen'}
+          onClick={() => void stay.share(state.shares === 'screen' ? null : 'screen')}
+        >
+          {state.shares === 'screen' ? m.room_screenOff() : m.room_screenOn()}
+        </Button>
+      )}
+      <Button look="quiet" onClick={onLeave}>
+        {leave}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,296 @@
+// One room at the media server: who is there, what comes from it, what is sent to it.
+import type { Handle, Jsep, Line, Message, Publisher, Stream, Track } from './janus';
+import { afterMessage, changed, nobody, type People } from './people';
+
+export interface Key {
+  room: string;
+  token: string;
+}
+
+export interface LinkState {
+  people: People;
+  /** What is heard needs one press first: the browser wants one. */
+  isToPress: boolean;
+  isSpeaking: boolean;
+  /** The server lets nothing of this microphone through. */
+  isMuted: boolean;
+}
+
+interface Told {
+  onChange: (state: LinkState) => void;
+  /** Put out, or the way for sound is cut. */
+  onEnd: (why: 'kicked' | 'cut') => void;
+}
+
+type Description = 'on' | 'muted' | 'camera' | 'screen';
+
+/** Milliseconds a way for sound may be interrupted before it counts as cut. */
+const patience = 3_000;
+
+export class RoomLink {
+  state: LinkState = { people: nobody, isToPress: false, isSpeaking: false, isMuted: false };
+  private sends: Handle | null = null;
+  private receives: Promise<Handle> | null = null;
+  private answered: Promise<void> = Promise.resolve();
+  private privateId = 0;
+  /** Streams that are asked for or here, as "person mid". */
+  private readonly wanted = new Set<string>();
+  /** By the place of a stream in our connection, whose it is. */
+  private readonly feeds = new Map<string, Stream>();
+  private readonly pictures = new Map<string, MediaStreamTrack>();
+  private readonly sounds = new Map<string, HTMLAudioElement>();
+  private microphone: MediaStreamTrack | null = null;
+  private picture: MediaStreamTrack | null = null;
+  private interrupted: ReturnType<typeof setTimeout> | undefined;
+  private isOver = false;
+
+  constructor(
+    private readonly line: Line,
+    private readonly key: Key,
+    private readonly me: string,
+    private readonly told: Told,
+  ) {}
+
+  /** @throws Error where the key does not open the room */
+  async join(): Promise<void> {
+    let joined: (message: Message) => void = () => undefined;
+    const answer = new Promise<Message>((resolve) => (joined = resolve));
+    const sends = await this.line.attach({
+      onMessage: (message, jsep) => {
+        if (message.videoroom === 'joined' || message.error !== undefined) joined(message);
+        this.handleMessage(message);
+        if (jsep !== undefined) sends.handleRemoteJsep({ jsep });
+      },
+      onIce: (state) => this.watchIce(state),
+    });
+    this.sends = sends;
+    sends.send({ message: { request: 'join', ptype: 'publisher', ...this.key } });
+    const message = await answer;
+    if (message.error !== undefined) throw new Error(message.error);
+    this.privateId = message.private_id ?? 0;
+  }
+
+  /**
+   * Sends what a microphone hears, or, once one has been sent, what another one does. What is sent is a copy, which
+   * ends with this room; the microphone itself goes along to the next.
+   */
+  async sendMicrophone(microphone: MediaStreamTrack, isOn: boolean): Promise<void> {
+    const before = this.microphone;
+    const copy = microphone.clone();
+    copy.enabled = isOn;
+    this.microphone = copy;
+    if (before === null) {
+      await this.offer({ type: 'audio', capture: copy, recv: false, add: true }, copy, isOn ? 'on' : 'muted');
+      return;
+    }
+    await this.transceiverOf(before)?.sender.replaceTrack(copy);
+    before.stop();
+    this.setMicrophone(isOn);
+  }
+
+  /** Switches the microphone on or off, and tells the others. */
+  setMicrophone(isOn: boolean): void {
+    if (this.microphone === null) return;
+    this.microphone.enabled = isOn;
+    const descriptions = this.descriptionsOf(this.microphone, isOn ? 'on' : 'muted');
+    this.sends?.send({ message: { request: 'configure', descriptions } });
+  }
+
+  /** Sends pictures of a camera or a screen; null: none any more. */
+  async sendPicture(picture: MediaStreamTrack | null, what: 'camera' | 'screen'): Promise<void> {
+    const before = this.picture;
+    this.picture = picture;
+    const mid = before === null ? undefined : (this.transceiverOf(before)?.mid ?? undefined);
+    if (mid !== undefined) await this.offer({ type: 'video', mid, recv: false, remove: true });
+    if (picture === null) return;
+    const sendEncodings = [{ maxBitrate: what === 'camera' ? 150_000 : 800_000 }];
+    await this.offer({ type: 'video', capture: picture, recv: false, add: true, sendEncodings }, picture, what);
+  }
+
+  /** After a press: what could not be played before is played now. */
+  play(): void {
+    this.set({ isToPress: false });
+    for (const sound of this.sounds.values()) this.start(sound);
+  }
+
+  close(): void {
+    this.isOver = true;
+    clearTimeout(this.interrupted);
+    this.microphone?.stop();
+    for (const sound of this.sounds.values()) sound.pause();
+    this.sounds.clear();
+  }
+
+  private transceiverOf(track: MediaStreamTrack): RTCRtpTransceiver | undefined {
+    return this.sends?.webrtcStuff.pc?.getTransceivers().find((one) => one.sender.track === track);
+  }
+
+  private descriptionsOf(track: MediaStreamTrack, description: Description) {
+    const mid = this.transceiverOf(track)?.mid;
+    return mid == null ? [] : [{ mid, description }];
+  }
+
+  /**
+   * Says what is sent from now on, and what it is, in one: what is said earlier, others ask for before it is there.
+   *
+   * @param media what is new
+   */
+  private offer(track: Track, media?: MediaStreamTrack, description: Description = 'on'): Promise<void> {
+    const { sends } = this;
+    if (sends === null) return Promise.resolve();
+    return new Promise((resolve, reject) => {
+      sends.createOffer({
+        tracks: [track],
+        success: (jsep: Jsep) => {
+          const descriptions = media === undefined ? [] : this.descriptionsOf(media, description);
+          sends.send({ message: { request: 'configure', descriptions }, jsep });
+          resolve();
+        },
+        error: (problem) => reject(new Error(String(problem))),
+      });
+    });
+  }
+
+  private handleMessage(message: Message): void {
+    if (message.leaving === 'ok') {
+      this.end(message.reason === 'kicked' ? 'kicked' : 'cut');
+      return;
+    }
+    if (message.id === this.me && message.moderation !== undefined)
+      this.set({ isMuted: message.moderation === 'muted' });
+    if (message.id === this.me && message.videoroom?.endsWith('talking') === true)
+      this.set({ isSpeaking: message.videoroom === 'talking' });
+    this.set({ people: afterMessage(this.state.people, message) });
+    this.showPictures();
+    if (message.publishers !== undefined) void this.receive(message.publishers);
+    const gone = message.unpublished ?? message.leaving ?? message.kicked;
+    if (gone !== undefined) this.forget(gone);
+  }
+
+  /** Has what others send brought here. */
+  private async receive(publishers: Publisher[]): Promise<void> {
+    const streams = publishers.flatMap((one) => (one.streams ?? []).map((stream) => this.want(one.id, stream)));
+    const fresh = streams.filter((one) => one !== null);
+    if (fresh.length === 0) return;
+    if (this.receives !== null) {
+      (await this.receives).send({ message: { request: 'subscribe', streams: fresh } });
+      return;
+    }
+    this.receives = this.receiver();
+    (await this.receives).send({
+      message: {
+        request: 'join',
+        ptype: 'subscriber',
+        room: this.key.room,
+        private_id: this.privateId,
+        streams: fresh,
+      },
+    });
+  }
+
+  private want(feed: string, stream: Stream): { feed: string; mid: string } | null {
+    const what = `${feed} ${stream.mid}`;
+    if (stream.disabled === true) {
+      this.wanted.delete(what);
+      return null;
+    }
+    if (this.wanted.has(what)) return null;
+    this.wanted.add(what);
+    return { feed, mid: stream.mid };
+  }
+
+  private receiver(): Promise<Handle> {
+    const handle = this.line.attach({
+      onMessage: (message, jsep) => {
+        if (message.error !== undefined) this.receiveAnew();
+        for (const stream of message.streams ?? []) this.feeds.set(stream.mid, stream);
+        this.showPictures();
+        if (jsep !== undefined) void handle.then((receives) => this.answer(receives, jsep));
+      },
+      onTrack: (track, mid) => this.handleTrack(track, mid),
+      onIce: (state) => this.watchIce(state),
+    });
+    return handle;
+  }
+
+  /** Somebody has stopped sending just as they were asked for: they are asked for again when they send again. */
+  private receiveAnew(): void {
+    if (this.feeds.size === 0) this.receives = null;
+    const here = new Set([...this.feeds.values()].map((stream) => `${stream.feed_id ?? ''} ${stream.feed_mid ?? ''}`));
+    for (const one of [...this.wanted]) if (!here.has(one)) this.wanted.delete(one);
+  }
+
+  /** One after the other: an offer that comes while another is being answered waits. */
+  private answer(receives: Handle, jsep: Jsep): void {
+    this.answered = this.answered.then(
+      () =>
+        new Promise((done) => {
+          receives.createAnswer({
+            jsep,
+            tracks: [],
+            success: (own) => {
+              receives.send({ message: { request: 'start' }, jsep: own });
+              done();
+            },
+            error: () => {
+              this.end('cut');
+              done();
+            },
+          });
+        }),
+    );
+  }
+
+  /** A place in our connection is used again when somebody else comes: what is there goes on being played. */
+  private handleTrack(track: MediaStreamTrack, mid: string): void {
+    if (this.isOver) return;
+    if (track.kind !== 'audio') {
+      this.pictures.set(mid, track);
+      this.showPictures();
+      return;
+    }
+    if (this.sounds.has(mid)) return;
+    const sound = new Audio();
+    sound.srcObject = new MediaStream([track]);
+    this.sounds.set(mid, sound);
+    this.start(sound);
+  }
+
+  private showPictures(): void {
+    let { people } = this.state;
+    for (const [mid, picture] of this.pictures) {
+      const feed = this.feeds.get(mid);
+      if (feed?.feed_id === undefined || feed.active === false) continue;
+      if (people.get(feed.feed_id)?.picture !== picture) people = changed(people, feed.feed_id, { picture });
+    }
+    this.set({ people });
+  }
+
+  private start(sound: HTMLAudioElement): void {
+    sound.play().catch((problem: unknown) => {
+      if (problem instanceof DOMException && problem.name === 'NotAllowedError') this.set({ isToPress: true });
+    });
+  }
+
+  private forget(person: string): void {
+    for (const one of [...this.wanted]) if (one.startsWith(`${person} `)) this.wanted.delete(one);
+  }
+
+  private watchIce(state: RTCIceConnectionState): void {
+    clearTimeout(this.interrupted);
+    if (state === 'failed') this.end('cut');
+    if (state === 'disconnected') this.interrupted = setTimeout(() => this.end('cut'), patience);
+  }
+
+  private end(why: 'kicked' | 'cut'): void {
+    if (this.isOver) return;
+    this.close();
+    this.told.onEnd(why);
+  }
+
+  private set(how: Partial<LinkState>): void {
+    if (Object.entries(how).every(([key, value]) => this.state[key as keyof LinkState] === value)) return;
+    this.state = { ...this.state, ...how };
+    this.told.onChange(this.state);
+  }
+}

@@ -1,0 +1,147 @@
+// The room the teacher is in or listens to, on her lesson's page; and her voice to all rooms.
+import clsx from 'clsx';
+import { useEffect, useMemo, useState, useSyncExternalStore, type KeyboardEvent } from 'react';
+import { api, take, type Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { Ear } from '../../../ui/signs/Ear';
+import * as m from '#messages';
+import { MAIN } from '../own/place';
+import { RoomControls } from '../own/RoomControls';
+import { RoomPeople } from '../own/RoomPeople';
+import { RoomStay } from '../own/roomStay';
+import { useComings } from '../own/useComings';
+import { useRoomWish, wantRoom } from './wish';
+
+type Lesson = Schema['LessonView'];
+
+const VOICE = 'voice';
+
+const stayIn = (lesson: string) =>
+  new RoomStay((place) =>
+    take(api.POST('/api/staff/lessons/{id}/rooms/{place}/enter', { params: { path: { id: lesson, place } } })),
+  );
+
+/** A stay of this page, over when the page is. */
+function useStay(lesson: string) {
+  const [stay] = useState(() => stayIn(lesson));
+  useEffect(() => () => stay.leave(), [stay]);
+  return [stay, useSyncExternalStore(stay.subscribe, stay.snapshot)] as const;
+}
+
+function nameOf(lesson: Lesson, place: string): string {
+  if (place === MAIN) return m.rooms_mainSession();
+  return (
+    lesson.floor.groups.find((one) => one.id === place)?.name ??
+    lesson.rooms.find((one) => one.id === place)?.name ??
+    ''
+  );
+}
+
+/** Where she is, with whom, and the way out. */
+export function RoomDock({ lesson }: { lesson: Lesson }) {
+  const { place, speaks } = useRoomWish();
+  const [stay, state] = useStay(lesson.id);
+  useEffect(() => {
+    if (place === null) {
+      stay.leave();
+      stay.follow(null, true);
+      return;
+    }
+    stay.leave();
+    stay.follow(place, !speaks);
+    void stay.join(speaks);
+  }, [stay, place, speaks]);
+  useEffect(() => () => wantRoom(null), []);
+  const { call } = state;
+  const people = call?.people;
+  const others = useMemo(() => [...(people?.values() ?? [])], [people]);
+  const comings = useComings(others, call?.phase === 'in');
+  if (place === null) return null;
+  return (
+    <section
+      aria-label={m.room_dock({ name: nameOf(lesson, place) })}
+      data-room={call?.phase}
+      className="flex flex-wrap items-center gap-x-4 gap-y-2 border-y-2 border-ink bg-wash px-5 py-2"
+    >
+      <p className="flex items-center gap-2 font-semibold">
+        {!speaks && <Ear className="size-5" />}
+        {speaks ? m.room_youAreIn({ name: nameOf(lesson, place) }) : m.room_youHear({ name: nameOf(lesson, place) })}
+        {call?.phase !== 'in' && <span className="font-normal text-soft">{m.room_connecting()}</span>}
+      </p>
+      <div className="flex min-w-0 flex-1 flex-wrap items-center gap-2">
+        {others.length > 0 ? (
+          <RoomPeople people={others} />
+        ) : (
+          call?.phase === 'in' && <span className="text-soft">{m.room_empty()}</span>
+        )}
+      </div>
+      <p role="status" className="sr-only">
+        {comings}
+      </p>
+      {call?.isToPress === true && (
+        <Button look="main" onClick={() => stay.play()}>
+          {m.room_pressToHear()}
+        </Button>
+      )}
+      {state.problem !== null && <p role="alert">{m.room_problem({ key: state.problem })}</p>}
+      {speaks ? (
+        <RoomControls stay={stay} state={state} mayShare leave={m.room_leave()} onLeave={() => wantRoom(null)} />
+      ) : (
+        <>
+          <Button onClick={() => wantRoom({ place, speaks: true })}>{m.room_speakHere()}</Button>
+          <Button look="quiet" onClick={() => wantRoom(null)}>
+            {m.room_stopListening()}
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** One key, held: every room hears her. The first press connects. */
+export function SpeakToAll({ lesson }: { lesson: Lesson }) {
+  const [stay, state] = useStay(lesson.id);
+  const [isHeld, setIsHeld] = useState(false);
+  const isReady = state.isJoined && state.call?.phase === 'in' && state.problem === null;
+  useEffect(() => {
+    if (isReady) void stay.setMicrophone(isHeld);
+  }, [stay, isReady, isHeld]);
+  const hold = (held: boolean) => {
+    if (held && !state.isJoined) {
+      stay.follow(VOICE, false);
+      void stay.join(true);
+    }
+    setIsHeld(held);
+  };
+  const byKey = (held: boolean) => (event: KeyboardEvent) => {
+    if (event.key !== ' ' && event.key !== 'Enter') return;
+    event.preventDefault();
+    if (!event.repeat) hold(held);
+  };
+  const isHeard = isReady && state.isMicrophoneOn && isHeld;
+  return (
+    <div className="flex flex-col gap-1">
+      <Button
+        className={clsx('py-2 select-none', isHeard && 'bg-ink! text-ground')}
+        aria-pressed={isHeld}
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          hold(true);
+        }}
+        onPointerUp={() => hold(false)}
+        onPointerCancel={() => hold(false)}
+        onBlur={() => hold(false)}
+        onKeyDown={byKey(true)}
+        onKeyUp={byKey(false)}
+      >
+        {isHeard ? m.room_allHear() : m.room_speakToAll()}
+      </Button>
+      {isHeld && !isReady && state.problem === null && (
+        <p role="status" className="text-sm text-soft">
+          {m.room_connecting()}
+        </p>
+      )}
+      {state.problem !== null && <p role="alert">{m.room_problem({ key: state.problem })}</p>}
+    </div>
+  );
+}
