@@ -79,7 +79,7 @@ final readonly class RoundTaskHandler implements TaskHandler
         }
         $rooms = $this->rooms->made($round->lesson->class->id, $round->grouping->id);
         if (self::MOVE_OUT === $task->kind || self::MOVE_BACK === $task->kind) {
-            $this->tasks->schedule(RoomGuardTaskHandler::CHECK, $round->lesson->class->id);
+            $this->tasks->scheduleOnce(RoomGuardTaskHandler::CHECK, $round->lesson->class->id);
         }
         try {
             match ($task->kind) {

@@ -32,7 +32,7 @@ final readonly class RoomStarter
      */
     public function begin(string $roomId, SourceKind $source): void
     {
-        if ($source->answers() && !$source->isHere()) {
+        if ($source->answers()) {
             $this->store->note($roomId, RoomState::Planned);
             $this->tasks->scheduleOnce(RoomTaskHandler::MAKE, $roomId);
 

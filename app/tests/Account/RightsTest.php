@@ -192,6 +192,7 @@ final class RightsTest extends AppTestCase
             '{owner}' => $this->lesson->text('copies.0.id'),
             '{who}' => 'x@larkmouth.example',
             '{student}' => $this->ids['students'],
+            '{place}' => 'main',
             '{moment}' => 'out',
             '{what}' => 'plan',
             '{variant}' => $nobody,

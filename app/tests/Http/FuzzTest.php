@@ -226,6 +226,7 @@ final class FuzzTest extends AppTestCase
                 ? basename($this->lesson->text('classPage'))
                 : str_repeat('x', 60),
             'student' => $this->lesson->text('students.0.id'),
+            'place' => 'main',
             'moment' => 'out',
             'what' => 'slips',
             'media' => $this->media,

@@ -21,7 +21,7 @@ enum SourceKind: string
     case Classroom = 'classroom';
 
     /** Where the rooms of a class come from before anybody has said where. */
-    public const FIRST = self::OwnRooms;
+    public const FIRST = self::MeetingService;
 
     /** People are sent there through an address. */
     public function hasLink(): bool

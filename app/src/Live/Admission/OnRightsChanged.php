@@ -19,7 +19,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
  */
 final readonly class OnRightsChanged
 {
-    public function __construct(private EntityManagerInterface $em, private Tasks $tasks)
+    public function __construct(private EntityManagerInterface $em, private Tasks $tasks, private RoomGuard $guard)
     {
     }
 
@@ -28,14 +28,14 @@ final readonly class OnRightsChanged
     {
         $class = $this->em->find(Lesson::class, $event->lesson)?->class->id;
         if (null !== $class) {
-            $this->tasks->schedule(RoomGuardTaskHandler::CHECK, $class);
+            $this->check($class);
         }
     }
 
     #[AsEventListener]
     public function onClassChanged(ClassChanged $event): void
     {
-        $this->tasks->schedule(RoomGuardTaskHandler::CHECK, $event->classId);
+        $this->check($event->classId);
     }
 
     #[AsEventListener]
@@ -43,7 +43,7 @@ final readonly class OnRightsChanged
     {
         $class = $this->em->find(Grouping::class, $event->groupingId)?->class;
         if (null !== $class?->currentLessonId) {
-            $this->tasks->schedule(RoomGuardTaskHandler::CHECK, $class->id);
+            $this->check($class->id);
         }
     }
 
@@ -53,8 +53,15 @@ final readonly class OnRightsChanged
     #[AsEventListener]
     public function onArrivals(Arrivals $event): void
     {
-        if (null !== $event->left) {
+        if (null !== $event->left && $this->guard->hasRooms($event->classId)) {
             $this->tasks->schedule(RoomGuardTaskHandler::PUT_OUT, $event->left);
+        }
+    }
+
+    private function check(string $classId): void
+    {
+        if ($this->guard->hasRooms($classId)) {
+            $this->tasks->schedule(RoomGuardTaskHandler::CHECK, $classId);
         }
     }
 }

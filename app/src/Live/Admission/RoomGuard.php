@@ -62,6 +62,14 @@ final readonly class RoomGuard
     }
 
     /**
+     * Whether anybody has been in a room of our own of this class.
+     */
+    public function hasRooms(string $classId): bool
+    {
+        return [] !== $this->places($classId);
+    }
+
+    /**
      * A student is out of every room of our own, and nothing they were given lets them in again.
      *
      * @throws MeetingServiceFailed
