@@ -89,6 +89,8 @@ export class Requests {
   #token;
   #session = null;
   #handles = new Set();
+  /** Handles in rooms where this person hears and sends nothing: it stands in the token that let them in. */
+  #listening = new Set();
   /** Requests for a session or a handle that are not answered yet, by transaction. */
   #awaited = new Map();
 
@@ -161,9 +163,11 @@ export class Requests {
     const body = fields && only(fields, asked);
     const jsep = description(from.jsep);
     if (!body || !jsep) return null;
+    if (jsep.jsep !== undefined && this.#listening.has(base.handle_id)) return null;
     body.request = asked.request;
     if (body.request === 'join') {
       if (body.ptype !== 'publisher' && body.ptype !== 'subscriber') return null;
+      if (body.ptype === 'publisher' && body.token?.split('.')[1] !== 'speaks') this.#listening.add(base.handle_id);
       if (body.ptype === 'publisher') Object.assign(body, { id: this.#person.id, display: this.#person.name });
     }
     return { ...base, body, ...jsep };

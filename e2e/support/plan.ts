@@ -27,8 +27,8 @@ export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
     name: plan.name,
     names: plan.students.join('\n'),
   });
-  if (plan.rooms !== 'ownRooms')
-    await send(page, 'PUT', `/api/staff/classes/${made.id}/room-source`, { kind: plan.rooms ?? 'meetingService' });
+  const kind = plan.rooms ?? 'meetingService';
+  await send(page, 'PUT', `/api/staff/classes/${made.id}/room-source`, { kind });
   const lesson = await send<Lesson>(page, 'POST', `/api/staff/classes/${made.id}/lessons`, {
     title: `${plan.name} lesson`,
     minutes: 50,

@@ -52,6 +52,21 @@ describe('a page', () => {
     });
   });
 
+  it('sends nothing into a room where its token only lets it listen', () => {
+    const offer = { jsep: { type: 'offer', sdp: 'v=0' } };
+    const join = (token) =>
+      requests.fromPage(onHandle({ request: 'join', ptype: 'publisher', room: 'o1', ...(token && { token }) }));
+    expect(requests.fromPage(onHandle({ request: 'configure' }, offer))).not.toBeNull();
+    for (const token of [`${ada.id}.listens.aa`, `${ada.id}.aa`, '']) {
+      requests = opened();
+      expect(join(token)).not.toBeNull();
+      expect(requests.fromPage(onHandle({ request: 'configure' }, offer))).toBeNull();
+    }
+    requests = opened();
+    join(`${ada.id}.speaks.aa`);
+    expect(requests.fromPage(onHandle({ request: 'configure' }, offer))).not.toBeNull();
+  });
+
   it('is given the token of a session by the gate, and its own is dropped', () => {
     expect(requests.fromPage(onHandle({ request: 'leave' }, { token: 'mine', apisecret: 'x' }))).toEqual({
       janus: 'message',

@@ -135,14 +135,16 @@ final readonly class OwnRooms implements RoomService
     /**
      * Lets somebody in, once. Where they are in it already, they are put out: they come from another page.
      *
+     * @param bool $speaks false: they hear, and the gate lets nothing of theirs into the room
+     *
      * @return string the token that opens it
      *
      * @throws MeetingServiceFailed with `missing` where there is no such room now
      */
-    public function admit(string $room, Participant $participant): string
+    public function admit(string $room, Participant $participant, bool $speaks = true): string
     {
         $this->putOut($room, $participant->id);
-        $token = $participant->id.'.'.bin2hex(random_bytes(20));
+        $token = implode('.', [$participant->id, $speaks ? 'speaks' : 'listens', bin2hex(random_bytes(20))]);
         $this->media->ask($room, ['request' => 'allowed', 'action' => 'add', 'allowed' => [$token]]);
 
         return $token;

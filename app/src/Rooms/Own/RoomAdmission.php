@@ -47,7 +47,7 @@ final readonly class RoomAdmission
             throw RoomsRefused::outdated('rooms.closed');
         }
         try {
-            $voice = $this->admit($this->voice($class->id), $participant);
+            $voice = $this->admit($this->voice($class->id), $participant, $isVoice);
             $key = null === $room ? $voice : $this->admit($room->externalId ?? '', $participant);
         } catch (MeetingServiceFailed) {
             throw RoomsRefused::outdated('rooms.no_sound');
@@ -76,17 +76,17 @@ final readonly class RoomAdmission
     /**
      * @throws MeetingServiceFailed
      */
-    private function admit(string $name, Participant $participant): RoomKey
+    private function admit(string $name, Participant $participant, bool $speaks = true): RoomKey
     {
         try {
-            return new RoomKey($name, $this->rooms->admit($name, $participant));
+            return new RoomKey($name, $this->rooms->admit($name, $participant, $speaks));
         } catch (MeetingServiceFailed $e) {
             if (!$e->missing) {
                 throw $e;
             }
             $this->rooms->open($name, true);
 
-            return new RoomKey($name, $this->rooms->admit($name, $participant));
+            return new RoomKey($name, $this->rooms->admit($name, $participant, $speaks));
         }
     }
 
