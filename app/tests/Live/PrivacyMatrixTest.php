@@ -125,6 +125,7 @@ final class PrivacyMatrixTest extends AppTestCase
                     '{remark}' => $id,
                     '{segment}' => $id,
                     '{student}' => $id,
+                    '{place}' => 'main',
                     '{moment}' => 'out',
                     '{what}' => 'slips',
                     '{media}' => $id,

@@ -93,6 +93,7 @@ final class StudentPrivacyTest extends AppTestCase
                         '{remark}' => $id,
                         '{segment}' => $id,
                         '{student}' => $id,
+                        '{place}' => 'main',
                         '{moment}' => 'out',
                         '{what}' => 'slips',
                         '{media}' => $id,
