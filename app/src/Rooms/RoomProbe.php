@@ -36,7 +36,7 @@ final readonly class RoomProbe
         foreach ($this->reader->forSetUp($round->lesson->class->id, $round->grouping->id) as $row) {
             $external = $row->bool('on_floor') ? $row->textOrNull('external_id') : null;
             // A room that is made when somebody comes is not missed before.
-            if (null !== $external && $this->services->serviceFor($external)->capabilities()->keepsRooms) {
+            if (null !== $external && false !== $this->services->find($external)?->capabilities()->keepsRooms) {
                 $made[$external] = $row;
             }
         }

@@ -88,7 +88,7 @@ final readonly class RoomGuard
     {
         return array_filter(
             $this->rooms->made($classId),
-            fn (string $room): bool => !$this->services->serviceFor($room)->capabilities()->keepsMembers,
+            fn (string $room): bool => false === $this->services->find($room)?->capabilities()->keepsMembers,
             \ARRAY_FILTER_USE_KEY,
         );
     }

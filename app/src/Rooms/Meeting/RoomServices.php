@@ -23,12 +23,21 @@ final readonly class RoomServices
      */
     public function serviceFor(string $room): RoomService
     {
+        return $this->find($room) ?? throw MeetingServiceFailed::answered(404);
+    }
+
+    /**
+     * @return RoomService|null null where no service has such a room
+     */
+    public function find(string $room): ?RoomService
+    {
         foreach ($this->all as $service) {
             if ($service->owns($room)) {
                 return $service;
             }
         }
-        throw MeetingServiceFailed::answered(404);
+
+        return null;
     }
 
     /**
