@@ -23,6 +23,8 @@ class Speaker {
     this.events = new Map();
     this.microphone = tone(frequency);
     this.wanted = new Set();
+    this.connections = new Map();
+    this.early = [];
   }
 
   open() {
@@ -48,7 +50,10 @@ class Speaker {
       this.answers.delete(message.transaction);
       asked(message);
     }
+    if (message.janus === 'trickle') void this.take(message.sender, message.candidate);
     this.events.get(message.sender)?.(message);
+    const { leaving, unpublished, kicked } = message.plugindata?.data ?? {};
+    this.wanted.delete(leaving ?? unpublished ?? kicked);
   }
 
   async handle(onEvent) {
@@ -57,8 +62,23 @@ class Speaker {
     return answer.data.id;
   }
 
+  /** A way to the server, which may be told before the connection is described. */
+  async take(handle, candidate) {
+    const connection = this.connections.get(handle);
+    if (connection?.remoteDescription == null) {
+      this.early.push([handle, candidate]);
+      return;
+    }
+    await connection.addIceCandidate(candidate.completed ? undefined : candidate).catch(() => undefined);
+  }
+
+  async described() {
+    for (const [handle, candidate] of this.early.splice(0)) await this.take(handle, candidate);
+  }
+
   connection(handle) {
     const connection = new RTCPeerConnection();
+    this.connections.set(handle, connection);
     connection.onicecandidate = ({ candidate }) =>
       void this.ask({ janus: 'trickle', handle_id: handle, candidate: candidate?.toJSON() ?? { completed: true } });
     return connection;
@@ -87,6 +107,7 @@ class Speaker {
       jsep: this.sends.localDescription.toJSON(),
     });
     await this.sends.setRemoteDescription(answer.jsep);
+    await this.described();
   }
 
   /** Has what others send brought here; one change at a time. */
@@ -110,6 +131,7 @@ class Speaker {
         this.receives.ontrack = ({ track }) => this.play(track);
       }
       await this.receives.setRemoteDescription(offer.jsep);
+      await this.described();
       await this.receives.setLocalDescription();
       await this.ask({
         janus: 'message',
@@ -142,7 +164,7 @@ class Speaker {
     for (const report of (await this.receives?.getStats())?.values() ?? []) {
       if (report.type !== 'inbound-rtp') continue;
       all.streams++;
-      if ((report.totalAudioEnergy ?? 0) > 0.000_1) all.heard++;
+      if (report.packetsReceived > 5) all.heard++;
       all.received += report.packetsReceived;
       all.receivedBytes += report.bytesReceived + report.headerBytesReceived;
       all.lost += report.packetsLost;
