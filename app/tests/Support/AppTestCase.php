@@ -9,10 +9,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Account\Device\TeacherDevices;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Rooms\Source\RoomSource;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Worker\WorkCommand;
-use FreshHuddle\Core\Rooms\SourceKind;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
@@ -120,23 +118,11 @@ abstract class AppTestCase extends WebTestCase
             array_map(static fn (int $i): string => 'Student '.($i <= 26 ? \chr(64 + $i) : $i), range(1, $students)),
         );
         $id = $this->ask('POST', '/api/staff/classes', ['name' => $class, 'names' => $names])->text('id');
-        $this->meetAtService($id);
 
         return $this->ask('POST', "/api/staff/classes/{$id}/lessons", [
             'title' => 'Where does the wall go?',
             'minutes' => 50,
         ]);
-    }
-
-    /**
-     * A class meets at the simulated meeting service, which does what it is told to within a test.
-     */
-    protected function meetAtService(string $class): void
-    {
-        $this->db()->executeStatement(
-            'INSERT INTO room_source (class_id, kind, name_pattern) VALUES (?, ?, ?)',
-            [$class, SourceKind::MeetingService->value, RoomSource::NAMES],
-        );
     }
 
     /**
