@@ -9,7 +9,6 @@ const longestSdp = 50_000;
 const is = {
   text: (value) => typeof value === 'string' && value.length <= 200,
   number: (value) => Number.isSafeInteger(value) && value >= 0,
-  flag: (value) => typeof value === 'boolean',
   descriptions: (value) =>
     Array.isArray(value) &&
     value.length <= 10 &&
@@ -26,31 +25,16 @@ const is = {
       (stream) =>
         stream !== null &&
         typeof stream === 'object' &&
-        Object.entries(stream).every(
-          ([key, field]) =>
-            ['feed', 'mid', 'sub_mid', 'send', 'substream', 'temporal'].includes(key) &&
-            (is.text(field) || is.number(field) || is.flag(field)),
-        ),
+        Object.entries(stream).every(([key, field]) => ['feed', 'mid'].includes(key) && is.text(field)),
     ),
 };
 
 /** By request, what may stand in it. */
 const bodies = {
-  join: {
-    ptype: is.text,
-    room: is.text,
-    token: is.text,
-    private_id: is.number,
-    streams: is.streams,
-    autoupdate: is.flag,
-  },
-  configure: { bitrate: is.number, descriptions: is.descriptions },
+  join: { ptype: is.text, room: is.text, token: is.text, private_id: is.number, streams: is.streams },
+  configure: { descriptions: is.descriptions },
   start: {},
   subscribe: { streams: is.streams },
-  unsubscribe: { streams: is.streams },
-  update: { subscribe: is.streams, unsubscribe: is.streams },
-  unpublish: {},
-  leave: {},
 };
 
 const record = (value) => (value !== null && typeof value === 'object' && !Array.isArray(value) ? value : null);

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Rooms\Body\EditRoom;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;

@@ -14,7 +14,6 @@ use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Source\RoomSource;
 use FreshHuddle\App\Rooms\Source\RoomSources;
 use FreshHuddle\App\Rooms\Source\Sources;
-use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Grouping\Floor;
@@ -40,6 +39,7 @@ final readonly class RoundRooms
         private Sources $sources,
         private Words $words,
         private StandingLinks $standing,
+        private RoomFinder $finder,
     ) {
     }
 
@@ -75,7 +75,7 @@ final readonly class RoundRooms
             $this->names($round, $this->floors->now($round->grouping->id))[$place] ??
             throw NotOnTheFloor::group($place);
         $this->planOne($this->roomSources->forClass($class), $round, $place, $name);
-        $room = $this->atPlace($class, $place) ?? throw NotOnTheFloor::group($place);
+        $room = $this->finder->atPlace($class, $place) ?? throw NotOnTheFloor::group($place);
         if (null !== $room->missedAt) {
             $this->lose($room);
         }
@@ -169,21 +169,6 @@ final readonly class RoundRooms
         MainSession::PLACE === $place
             ? $this->store->plan($as, RoomPurpose::Main, $name)
             : $this->store->plan($as, RoomPurpose::Group, $name, $round->grouping->id, (string) $place);
-    }
-
-    private function atPlace(SchoolClass $class, string $place): ?Room
-    {
-        $room =
-            MainSession::PLACE === $place
-                ? $this->em
-                    ->getRepository(Room::class)
-                    ->findOneBy(['class' => $class, 'purpose' => RoomPurpose::Main])
-                : $this->em->getRepository(Room::class)->findOneBy(['group' => $place]);
-        if (null !== $room) {
-            $this->em->refresh($room);
-        }
-
-        return $room;
     }
 
     private function lose(Room $room): void

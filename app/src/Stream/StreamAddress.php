@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Stream;
 
+use FreshHuddle\App\Http\SecureLink;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -31,8 +32,10 @@ final readonly class StreamAddress
     {
         $now = $this->clock->now()->getTimestamp();
         $until = intdiv($now, self::STEP) * self::STEP + self::LASTS;
-        $signature = rtrim(strtr(base64_encode(md5("{$until} {$channel} {$this->secret}", true)), '+/', '-_'), '=');
 
-        return new StreamView("/stream/{$until}/{$signature}/{$channel}", $until - $now - self::EARLY);
+        return new StreamView(
+            SecureLink::create('/stream', $channel, $until, $this->secret),
+            $until - $now - self::EARLY,
+        );
     }
 }

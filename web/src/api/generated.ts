@@ -3917,11 +3917,6 @@ export interface components {
             owner?: string | null;
             beside?: boolean;
         };
-        IceServer: {
-            urls: string;
-            username: string;
-            credential: string;
-        };
         /** @enum {string} */
         ImportFate: "added" | "changed" | "same" | "refused";
         ImportLineView: {
@@ -4552,7 +4547,6 @@ export interface components {
             address: string;
             room: string;
             token: string;
-            ice: components["schemas"]["IceServer"][];
             share: boolean;
             voice: components["schemas"]["RoomKey"] | null;
         };

@@ -15,7 +15,7 @@ use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * Whatever takes somebody's right to be in a room has the guard look at once.
+ * Has rooms of our own checked whenever somebody may have lost the right to be in one.
  */
 final readonly class OnRightsChanged
 {
@@ -48,13 +48,13 @@ final readonly class OnRightsChanged
     }
 
     /**
-     * A name that nobody has any more: who had it is out, also of the room they belong in.
+     * A name that was freed: whoever had it leaves the room they belong in, too.
      */
     #[AsEventListener]
     public function onArrivals(Arrivals $event): void
     {
         if (null !== $event->left && $this->guard->hasRooms($event->classId)) {
-            $this->tasks->schedule(RoomGuardTaskHandler::PUT_OUT, $event->left);
+            $this->tasks->schedule(RoomGuardTaskHandler::REMOVE, $event->left);
         }
     }
 

@@ -18,8 +18,8 @@ use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Rooms\MainSession;
 
 /**
- * Puts out of rooms of our own whoever does not belong there now: their seat has moved, the round or the lesson is
- * over, they are no longer on the class list. Those who belong elsewhere follow by themselves.
+ * Removes students from rooms of our own where they do not belong now: their seat has moved, the round or the lesson
+ * is over, they are no longer on the class list. Whoever belongs elsewhere follows by themselves.
  */
 final readonly class RoomGuard
 {
@@ -36,7 +36,7 @@ final readonly class RoomGuard
     }
 
     /**
-     * Safe to do twice. One question to the media server for each room, and two for each student who is put out.
+     * Safe to do twice. Two questions to the media server for each room, and one for each student who is removed.
      *
      * @throws MeetingServiceFailed
      */
@@ -47,18 +47,12 @@ final readonly class RoomGuard
             return;
         }
         $expected = $this->expected($classId);
-        $rooms = array_flip($places);
-        $wrong = [];
-        foreach ($this->services->whoIsThere(array_values($rooms)) as $student => $seen) {
-            $place = $expected[$student] ?? '';
-            if (($places[$seen['room']] ?? null) !== $place) {
-                $wrong[$student] = $rooms[$place] ?? '';
-            }
+        foreach ($places as $room => $place) {
+            $members = array_keys($expected, $place, true);
+            $this->services->serviceFor($room)->setMembers($room, array_fill_keys($members, ''));
         }
-        $this->services->move($wrong, array_values($rooms));
         $voice = $this->admission->voice($classId);
-        $strangers = array_diff_key($this->services->whoIsThere([$voice]), $expected);
-        $this->services->move(array_fill_keys(array_keys($strangers), ''), [$voice]);
+        $this->services->serviceFor($voice)->setMembers($voice, array_map(static fn (): string => '', $expected));
     }
 
     /**
@@ -70,11 +64,11 @@ final readonly class RoomGuard
     }
 
     /**
-     * A student is out of every room of our own, and nothing they were given lets them in again.
+     * Removes a student from every room of our own, with whatever would let them in again.
      *
      * @throws MeetingServiceFailed
      */
-    public function putOut(Student $student): void
+    public function removeStudent(Student $student): void
     {
         $class = $student->class->id;
         $names = array_map(strval(...), array_keys($this->places($class)));

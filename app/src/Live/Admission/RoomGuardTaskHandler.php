@@ -13,14 +13,14 @@ use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\TryAgain;
 
 /**
- * Has the guard look, as soon as something changes who belongs where.
+ * Checks rooms of our own as soon as something changes who belongs where.
  */
 final readonly class RoomGuardTaskHandler implements TaskHandler
 {
     /** The subject is the class's id. */
     public const CHECK = 'guardRooms';
     /** The subject is the student's id. */
-    public const PUT_OUT = 'putOutOfRooms';
+    public const REMOVE = 'removeFromRooms';
 
     /** A media server that is away has nobody in a room. */
     private const MOST_TRIES = 6;
@@ -31,7 +31,7 @@ final readonly class RoomGuardTaskHandler implements TaskHandler
 
     public static function kinds(): array
     {
-        return [self::CHECK, self::PUT_OUT];
+        return [self::CHECK, self::REMOVE];
     }
 
     public function classOf(Task $task): ?string
@@ -41,11 +41,11 @@ final readonly class RoomGuardTaskHandler implements TaskHandler
 
     public function handle(Task $task): ?int
     {
-        $student = self::PUT_OUT === $task->kind ? $this->student($task) : null;
+        $student = self::REMOVE === $task->kind ? $this->student($task) : null;
         try {
             self::CHECK === $task->kind
                 ? $this->guard->check($task->subject)
-                : (null === $student ? null : $this->guard->putOut($student));
+                : (null === $student ? null : $this->guard->removeStudent($student));
         } catch (MeetingServiceFailed $e) {
             throw $task->attempts < self::MOST_TRIES
                 ? new TryAgain($e->says, 300 * 2 ** $task->attempts)

@@ -14,13 +14,13 @@ final readonly class RoomCapabilities
      * @param bool $keepsRooms   a room that was made stays until it is retired; elsewhere it is made when somebody
      *                           comes
      * @param bool $givesSamples it lets us hear a second or two of a room (`listen`)
-     * @param bool $shows        what is said in a room is shown there; elsewhere it stands on the page the room is in
+     * @param bool $records      a room can be recorded (`record`)
      */
     public function __construct(
         public bool $keepsMembers,
         public bool $keepsRooms,
         public bool $givesSamples,
-        public bool $shows,
+        public bool $records,
     ) {
     }
 }

@@ -54,7 +54,7 @@ interface RoomService
     public function open(string $room, bool $open): void;
 
     /**
-     * @throws MeetingServiceFailed
+     * @throws MeetingServiceFailed also where it records nothing
      */
     public function record(string $room, bool $on): void;
 

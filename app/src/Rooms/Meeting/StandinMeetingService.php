@@ -27,7 +27,7 @@ final readonly class StandinMeetingService implements RoomService
 
     public function capabilities(): RoomCapabilities
     {
-        return new RoomCapabilities(keepsMembers: true, keepsRooms: true, givesSamples: true, shows: true);
+        return new RoomCapabilities(keepsMembers: true, keepsRooms: true, givesSamples: true, records: true);
     }
 
     public function owns(string $room): bool

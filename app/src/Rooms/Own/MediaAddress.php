@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Own;
 
+use FreshHuddle\App\Http\SecureLink;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -26,9 +27,7 @@ final readonly class MediaAddress
     public function forParticipant(Participant $participant): string
     {
         $until = $this->clock->now()->getTimestamp() + self::LASTS;
-        $who = $participant->text();
-        $signature = rtrim(strtr(base64_encode(md5("{$until} {$who} {$this->secret}", true)), '+/', '-_'), '=');
 
-        return "/media/{$until}/{$signature}/{$who}";
+        return SecureLink::create('/media', $participant->text(), $until, $this->secret);
     }
 }

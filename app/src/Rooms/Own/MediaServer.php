@@ -19,7 +19,7 @@ final readonly class MediaServer
     /** Of its room plugin. */
     public const NO_SUCH_ROOM = 426;
     public const ROOM_EXISTS = 427;
-    public const NOBODY_OF_THAT_NAME = 428;
+    public const NO_SUCH_PARTICIPANT = 428;
 
     public function __construct(
         private HttpClientInterface $mediaClient,
@@ -40,7 +40,7 @@ final readonly class MediaServer
      *
      * @throws MeetingServiceFailed
      */
-    public function ask(string $room, array $request, array $fine = []): ?array
+    public function request(string $room, array $request, array $fine = []): ?array
     {
         $answer = $this->send([
             'janus' => 'message_plugin',
@@ -69,25 +69,11 @@ final readonly class MediaServer
      */
     public function make(string $room, array $settings): void
     {
-        $this->ask(
+        $this->request(
             $room,
             ['request' => 'create', 'admin_key' => $this->roomKey, 'is_private' => true] + $settings,
             [self::ROOM_EXISTS],
         );
-    }
-
-    /**
-     * @return bool whether it answers
-     */
-    public function isThere(): bool
-    {
-        try {
-            $this->send(['janus' => 'ping']);
-
-            return true;
-        } catch (MeetingServiceFailed) {
-            return false;
-        }
     }
 
     /**

@@ -33,7 +33,7 @@ final readonly class OwnRooms implements RoomService
 
     public function capabilities(): RoomCapabilities
     {
-        return new RoomCapabilities(keepsMembers: false, keepsRooms: false, givesSamples: false, shows: false);
+        return new RoomCapabilities(keepsMembers: false, keepsRooms: false, givesSamples: false, records: false);
     }
 
     public function owns(string $room): bool
@@ -63,7 +63,7 @@ final readonly class OwnRooms implements RoomService
 
     public function retire(string $room): void
     {
-        $this->media->ask($room, ['request' => 'destroy'], [MediaServer::NO_SUCH_ROOM]);
+        $this->media->request($room, ['request' => 'destroy'], [MediaServer::NO_SUCH_ROOM]);
     }
 
     public function open(string $room, bool $open): void
@@ -94,7 +94,7 @@ final readonly class OwnRooms implements RoomService
 
     public function record(string $room, bool $on): void
     {
-        $this->media->ask($room, ['request' => 'enable_recording', 'record' => $on]);
+        throw MeetingServiceFailed::answered(405);
     }
 
     public function listen(string $room): string
@@ -106,7 +106,7 @@ final readonly class OwnRooms implements RoomService
     {
         $states = [];
         foreach ($rooms as $room) {
-            $people = $this->people($room);
+            $people = $this->participants($room);
             if (null !== $people) {
                 $states[$room] = new RoomStatus('', new RoomPermissions(), true, \count($people), 0, false, 0);
             }
@@ -116,24 +116,17 @@ final readonly class OwnRooms implements RoomService
     }
 
     /**
-     * Whoever else is in it is put out.
+     * Students who are not named leave the room, and tokens they have not used yet open nothing.
      */
     public function setMembers(string $room, array $people): array
     {
-        $out = array_diff($this->students($this->people($room) ?? []), array_map(strval(...), array_keys($people)));
-        foreach ($out as $person) {
-            $this->putOut($room, $person);
-        }
-        $this->close(
-            $room,
-            static fn (string $whose): bool => null !== Participant::studentOf($whose) && !isset($people[$whose]),
-        );
+        $this->removeFrom($room, static fn (string $student): bool => !isset($people[$student]));
 
         return array_map(static fn (): string => '', $people);
     }
 
     /**
-     * Lets somebody in, once. Where they are in it already, they are put out: they come from another page.
+     * Lets somebody in, once. If they are in it already, they leave it: they come from another page.
      *
      * @param bool $speaks false: they hear, and the gate lets nothing of theirs into the room
      *
@@ -143,21 +136,22 @@ final readonly class OwnRooms implements RoomService
      */
     public function admit(string $room, Participant $participant, bool $speaks = true): string
     {
-        $this->putOut($room, $participant->id);
+        $this->revokeTokens($room, static fn (string $person): bool => $person === $participant->id);
+        $this->kick($room, $participant->id);
         $token = implode('.', [$participant->id, $speaks ? 'speaks' : 'listens', bin2hex(random_bytes(20))]);
-        $this->media->ask($room, ['request' => 'allowed', 'action' => 'add', 'allowed' => [$token]]);
+        $this->media->request($room, ['request' => 'allowed', 'action' => 'add', 'allowed' => [$token]]);
 
         return $token;
     }
 
     /**
-     * Somebody is in: what let them in lets in nobody any more.
+     * Somebody has come in: their token opens nothing any more.
      *
      * @throws MeetingServiceFailed
      */
     public function revokeToken(string $room, string $token): void
     {
-        $this->media->ask(
+        $this->media->request(
             $room,
             ['request' => 'allowed', 'action' => 'remove', 'allowed' => [$token]],
             [MediaServer::NO_SUCH_ROOM],
@@ -167,10 +161,7 @@ final readonly class OwnRooms implements RoomService
     public function move(array $moves, array $among): void
     {
         foreach ($among as $room) {
-            $out = array_keys(array_filter($moves, static fn (string $to): bool => $to !== $room));
-            foreach (array_intersect(array_map(strval(...), $out), $this->people($room) ?? []) as $person) {
-                $this->putOut($room, $person);
-            }
+            $this->removeFrom($room, static fn (string $student): bool => ($moves[$student] ?? $room) !== $room);
         }
     }
 
@@ -189,7 +180,7 @@ final readonly class OwnRooms implements RoomService
         $now = (int) $this->clock->now()->format('Uv');
         $there = [];
         foreach ($rooms as $room) {
-            foreach ($this->students($this->people($room) ?? []) as $person) {
+            foreach ($this->students($this->participants($room) ?? []) as $person) {
                 $there[$person] = ['room' => $room, 'since' => $now];
             }
         }
@@ -198,30 +189,48 @@ final readonly class OwnRooms implements RoomService
     }
 
     /**
-     * Not in it any more, and nothing they have lets them in again.
+     * Some students leave a room, and tokens they have not used yet open nothing. Two questions, and one for each of
+     * them who is in it.
+     *
+     * @param callable(string): bool $which our id of a student
      *
      * @throws MeetingServiceFailed
      */
-    public function putOut(string $room, string $person): void
+    private function removeFrom(string $room, callable $which): void
     {
-        $this->close($room, static fn (string $whose): bool => $whose === $person);
-        $this->media->ask(
+        $isOne = static function (string $person) use ($which): bool {
+            $student = Participant::studentOf($person);
+
+            return null !== $student && $which($student);
+        };
+        $this->revokeTokens($room, $isOne);
+        foreach (array_filter($this->participants($room) ?? [], $isOne) as $person) {
+            $this->kick($room, $person);
+        }
+    }
+
+    /**
+     * @throws MeetingServiceFailed
+     */
+    private function kick(string $room, string $person): void
+    {
+        $this->media->request(
             $room,
             ['request' => 'kick', 'id' => $person],
-            [MediaServer::NO_SUCH_ROOM, MediaServer::NOBODY_OF_THAT_NAME],
+            [MediaServer::NO_SUCH_ROOM, MediaServer::NO_SUCH_PARTICIPANT],
         );
     }
 
     /**
      * Takes tokens off the list of a room.
      *
-     * @param callable(string): bool $whose
+     * @param callable(string): bool $whose what the media server calls a person
      *
      * @throws MeetingServiceFailed
      */
-    private function close(string $room, callable $whose): void
+    private function revokeTokens(string $room, callable $whose): void
     {
-        $list = $this->media->ask(
+        $list = $this->media->request(
             $room,
             ['request' => 'allowed', 'action' => 'add', 'allowed' => []],
             [MediaServer::NO_SUCH_ROOM],
@@ -231,7 +240,7 @@ final readonly class OwnRooms implements RoomService
             static fn (mixed $token): bool => \is_string($token) && $whose(explode('.', $token)[0]),
         );
         if ([] !== $tokens) {
-            $this->media->ask(
+            $this->media->request(
                 $room,
                 ['request' => 'allowed', 'action' => 'remove', 'allowed' => array_values($tokens)],
                 [MediaServer::NO_SUCH_ROOM],
@@ -244,9 +253,9 @@ final readonly class OwnRooms implements RoomService
      *
      * @throws MeetingServiceFailed
      */
-    private function people(string $room): ?array
+    private function participants(string $room): ?array
     {
-        $list = $this->media->ask($room, ['request' => 'listparticipants'], [MediaServer::NO_SUCH_ROOM]);
+        $list = $this->media->request($room, ['request' => 'listparticipants'], [MediaServer::NO_SUCH_ROOM]);
         if (null === $list) {
             return null;
         }

@@ -9,6 +9,7 @@ use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Room;
+use FreshHuddle\App\Rooms\RoomFinder;
 use FreshHuddle\App\Rooms\RoomStore;
 use FreshHuddle\App\Rooms\Source\RoomSources;
 use FreshHuddle\App\Roster\SchoolClass;
@@ -27,6 +28,7 @@ final readonly class RoomAdmission
 
     public function __construct(
         private EntityManagerInterface $em,
+        private RoomFinder $finder,
         private RoomStore $store,
         private RoomSources $sources,
         private OwnRooms $rooms,
@@ -59,7 +61,6 @@ final readonly class RoomAdmission
             $this->address->forParticipant($participant),
             $key->room,
             $key->token,
-            [],
             $room?->allowedHere()->under($this->sources->forClass($class)->allowed())->shareScreen ?? false,
             $isVoice ? null : $voice,
         );
@@ -95,7 +96,7 @@ final readonly class RoomAdmission
      */
     private function room(SchoolClass $class, string $place): Room
     {
-        $room = $this->find($class, $place);
+        $room = $this->finder->atPlace($class, $place);
         if (null === $room) {
             $group = MainSession::PLACE === $place ? null : $this->em->find(WorkGroup::class, $place);
             $as = $this->sources->forClass($class);
@@ -105,7 +106,7 @@ final readonly class RoomAdmission
             null === $group
                 ? $this->store->plan($as, RoomPurpose::Main, '')
                 : $this->store->plan($as, RoomPurpose::Group, $group->name, $group->grouping->id, $group->id);
-            $room = $this->find($class, $place) ?? throw RoomsRefused::missing('rooms.none_there');
+            $room = $this->finder->atPlace($class, $place) ?? throw RoomsRefused::missing('rooms.none_there');
         }
         if (!$room->source->isHere()) {
             throw RoomsRefused::unusable('rooms.elsewhere');
@@ -117,16 +118,5 @@ final readonly class RoomAdmission
         }
 
         return $room;
-    }
-
-    private function find(SchoolClass $class, string $place): ?Room
-    {
-        $rooms = $this->em->getRepository(Room::class);
-        if (MainSession::PLACE === $place) {
-            return $rooms->findOneBy(['class' => $class, 'purpose' => RoomPurpose::Main]);
-        }
-
-        return $rooms->findOneBy(['class' => $class, 'group' => $place])
-            ?? $rooms->findOneBy(['class' => $class, 'id' => $place, 'purpose' => RoomPurpose::Side]);
     }
 }

@@ -15,7 +15,6 @@ final readonly class RoomTicket
      * @param string          $address where the media server is reached, on this origin, for two minutes
      * @param string          $room    what the media server calls the room
      * @param string          $token   opens it once
-     * @param list<IceServer> $ice     ways through networks that let no UDP through
      * @param bool            $share   whether screens may be shared there
      * @param RoomKey|null    $voice   where the teacher speaks to all rooms; null: for whoever goes there to speak
      */
@@ -25,7 +24,6 @@ final readonly class RoomTicket
         public string $address,
         public string $room,
         public string $token,
-        public array $ice,
         public bool $share,
         public ?RoomKey $voice,
     ) {

@@ -228,6 +228,30 @@ final class RoomServiceTest extends KernelTestCase
         }
     }
 
+    public function test_a_token_opens_one_room_of_our_own_once_and_only_while_its_owner_belongs_there(): void
+    {
+        [$rooms, $visitor] = [self::service(OwnRooms::class), self::visitor(OwnRooms::class)];
+        [$one, $other] = [self::room($rooms), self::room($rooms)];
+        [$address, , $token] = explode(' ', $visitor->invite($one, $this->ada, []));
+        self::assertFalse($visitor->enter("{$address} {$other} {$token}"), 'another room');
+        self::assertFalse($visitor->enter("{$address} {$one} {$token}0"), 'forged');
+        self::assertFalse($visitor->enter("{$address}0 {$one} {$token}"), 'an address that nobody signed');
+        self::assertTrue($visitor->enter("{$address} {$one} {$token}"));
+        // The media server says that they are in; from then on the token is nobody's.
+        $isUsable = true;
+        for ($i = 0; $isUsable && $i < 100; ++$i) {
+            usleep(100_000);
+            $isUsable = $visitor->enter("{$address} {$one} {$token}");
+        }
+        self::assertFalse($isUsable, 'used again');
+        $unused = $visitor->invite($one, $this->ben, []);
+        $rooms->move([$this->ben => $other], [$one, $other]);
+        self::assertFalse($visitor->enter($unused), 'after a move');
+        $unused = $visitor->invite($one, $this->chi, []);
+        $rooms->setMembers($one, [$this->ada => 'Ada']);
+        self::assertFalse($visitor->enter($unused), 'no member any more');
+    }
+
     public function test_a_media_server_that_is_away_is_worth_asking_again(): void
     {
         $rooms = new OwnRooms(
@@ -243,10 +267,17 @@ final class RoomServiceTest extends KernelTestCase
         }
     }
 
-    public function test_a_recording_of_the_simulated_service_is_counted(): void
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_a_room_is_recorded_where_the_service_says_so(string $class): void
     {
-        $service = self::service(StandinMeetingService::class);
+        $service = self::service($class);
         $room = self::room($service);
+        if (!$service->capabilities()->records) {
+            $this->expectException(MeetingServiceFailed::class);
+        }
         $service->record($room, true);
         $service->record($room, true);
         $state = $service->states([$room])[$room];

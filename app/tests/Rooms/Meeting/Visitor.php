@@ -18,6 +18,8 @@ interface Visitor
 
     /**
      * @return bool whether they were let in
+     *
+     * @phpstan-impure
      */
     public function enter(string $invitation): bool;
 

@@ -7,7 +7,7 @@ import * as m from '#messages';
 import { useLens } from '../../grouping/lens';
 import { LessonPartsContext } from '../laterParts';
 import { Ribbon } from '../ribbon/Ribbon';
-import { useRoomWish } from '../../rooms/teacher/wish';
+import { useTeacherRoom } from '../../rooms/teacher/teacherRoom';
 import { LessonBars } from './LessonBars';
 import { LessonFloor } from './LessonFloor';
 import { LessonSheets } from './LessonSheets';
@@ -73,7 +73,7 @@ export function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; co
   const lens = useLens(lesson.students);
   const { Bar, AroundFloor } = use(LessonPartsContext);
   const [asList, setAsList] = useState(false);
-  const wish = useRoomWish();
+  const room = useTeacherRoom();
   useLessonKeys(desk);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
@@ -91,7 +91,7 @@ export function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; co
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <ViewBar desk={desk} tools={{ lens, asList, onAsList: setAsList }} />
-          {!desk.over && wish.place !== null && <RoomDock lesson={lesson} />}
+          {!desk.over && room.place !== null && <RoomDock lesson={lesson} />}
           {desk.view === 'floor' && (
             <AroundFloor desk={desk}>
               <LessonFloor desk={desk} lens={lens} asList={asList} />

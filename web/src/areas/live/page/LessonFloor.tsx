@@ -19,7 +19,7 @@ import { TableChanges, TableSignals } from '../floor/TableSignals';
 import { useListening } from '../useListening';
 import { awayText, noteOf } from '../whereabouts';
 import { sourceOf } from '../../rooms/sources';
-import { useRoomWish, wantRoom } from '../../rooms/teacher/wish';
+import { useTeacherRoom, setTeacherRoom } from '../../rooms/teacher/teacherRoom';
 import type { LessonDesk } from './useLessonDesk';
 
 const Claim = part(
@@ -45,11 +45,11 @@ const nameIn = (lesson: Schema['LessonView']) => (id: string) =>
 /** The ears of tables whose room can be heard. */
 function useEars({ lesson, working, hereAt }: LessonDesk) {
   const listening = useListening();
-  const wish = useRoomWish();
+  const current = useTeacherRoom();
   return (group: Group) => {
     if (working && hereAt(group.id)) {
-      const on = wish.place === group.id && !wish.speaks;
-      return { on, press: () => wantRoom(on ? null : { place: group.id, speaks: false }) };
+      const on = current.place === group.id && !current.speaks;
+      return { on, press: () => setTeacherRoom(on ? null : { place: group.id, speaks: false }) };
     }
     const room = working
       ? lesson.rooms.find((one) => one.groupId === group.id && sourceOf(one.source).answers && isThere(one))

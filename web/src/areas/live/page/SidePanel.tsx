@@ -115,25 +115,27 @@ function Working({ desk, log }: { desk: LessonDesk; log: ReactNode }) {
   const { lesson, control, phase } = desk;
   const me = useMe();
   const visits = (isNext: boolean) => (
-    <VisitPanel
-      lesson={lesson}
-      isNext={isNext}
-      me={me}
-      busy={desk.busy}
-      onVisit={desk.visit}
-      onLeave={desk.leaveVisit}
-      onSee={(group) => desk.give('seeCall', { group })}
-    />
+    <>
+      <VisitPanel
+        lesson={lesson}
+        isNext={isNext}
+        me={me}
+        busy={desk.busy}
+        onVisit={desk.visit}
+        onLeave={desk.leaveVisit}
+        onSee={(group) => desk.give('seeCall', { group })}
+      />
+      {lesson.floor.groups.some((group) => desk.hereAt(group.id)) && (
+        <div className="mt-3">
+          <SpeakToAll lesson={lesson} />
+        </div>
+      )}
+    </>
   );
   return (
     <>
       <Deciding lesson={lesson} />
       <LivePanel lesson={lesson} phase={phase} visits={visits} log={log} />
-      {lesson.floor.groups.some((group) => desk.hereAt(group.id)) && (
-        <div className="mt-4">
-          <SpeakToAll lesson={lesson} />
-        </div>
-      )}
       <div id="to-decide" tabIndex={-1} className="mt-4">
         <Late lesson={lesson} control={control} />
         <ToDecide desk={desk} />

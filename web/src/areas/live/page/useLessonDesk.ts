@@ -13,7 +13,7 @@ import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { command, useCommand } from '../useCommand';
 import { useShownView } from './useShownView';
 import { sourceOf } from '../../rooms/sources';
-import { meetsHere, wantRoom } from '../../rooms/teacher/wish';
+import { meetsHere, setTeacherRoom } from '../../rooms/teacher/teacherRoom';
 import { useStanding } from './useStanding';
 
 /** What lies over the page. */
@@ -52,7 +52,7 @@ export function useLessonDesk(lesson: Schema['LessonView']) {
   const wayTo = (group: string | null) => wayInto(lesson, group);
   const hereAt = (group: string | null) => meetsHere(lesson, group);
   const enterRoom = (group: string | null) => {
-    if (hereAt(group)) wantRoom({ place: group ?? 'main', speaks: true });
+    if (hereAt(group)) setTeacherRoom({ place: group ?? 'main', speaks: true });
     else openRoom(wayTo(group));
   };
   return {
@@ -82,7 +82,7 @@ export function useLessonDesk(lesson: Schema['LessonView']) {
     },
     leaveVisit: () => {
       // The room makes way for the main session, in the meeting service, too.
-      if (hereAt(null)) wantRoom(null);
+      if (hereAt(null)) setTeacherRoom(null);
       else openRoom(wayTo(null));
       give.mutate(command('leave'));
       shown.setView('floor');

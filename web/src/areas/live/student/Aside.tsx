@@ -1,7 +1,5 @@
 // Where a student is to be for a while, on their own page.
 import type { Schema } from '../../../api/client';
-import { secondsUntil } from '../../../api/clock';
-import { Duration } from '../../../ui/signs/Duration';
 import * as m from '#messages';
 import { GoButton } from './GoButton';
 
@@ -25,19 +23,5 @@ export function Aside({ now, aside }: { now: Now; aside: Schema['MyAside'] }) {
         <GoButton plain={there}>{there ? m.student_now_backInRoom() : m.student_aside_button(goal)}</GoButton>
       )}
     </>
-  );
-}
-
-/** Called back alone, in a moment. */
-export function AsideSoon({ aside, serverNow }: { aside: Schema['MyAside']; serverNow: number }) {
-  return (
-    <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
-      <p className="text-lg wrap-anywhere">
-        {m.student_aside_soon({ where: aside.place === 'main' ? 'main' : 'room', room: aside.name })}
-      </p>
-      <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
-        <Duration seconds={secondsUntil(aside.from, serverNow)} />
-      </p>
-    </div>
   );
 }

@@ -12,7 +12,7 @@ import * as m from '#messages';
 import { JoinPage } from '../../roster/student/JoinPage';
 import type { AroundStudent } from '../laterParts';
 import { comingBackUntil, phaseOf, type Phase } from '../phase';
-import { Aside, AsideSoon } from './Aside';
+import { Aside } from './Aside';
 import { Fetched, placeNow } from './Fetched';
 import { Notice } from './Notice';
 import { NowPage } from './NowPage';
@@ -24,6 +24,7 @@ import { useNow } from './useNow';
 const OtherDevice = lazily(() => import('./OtherDevice'));
 const YoungPage = lazily(() => import('./YoungPage'));
 const MovedNote = lazily(() => import('./MovedNote'));
+const AsideSoon = lazily(() => import('./AsideSoon'));
 const RoomPanel = lazily(() => import('../../rooms/student/RoomPanel'));
 const Earlier = lazily(() => import('../../materials/student/Earlier'));
 
@@ -107,7 +108,11 @@ function Calls({ now, phase, serverNow, look, onSheet }: Omit<Shown, 'room'> & {
         </Suspense>
       )}
       {phase === 'comingBack' && <ComingBack seconds={seconds} />}
-      {phase === 'out' && aside !== null && !hasCome && <AsideSoon aside={aside} serverNow={serverNow} />}
+      {phase === 'out' && aside !== null && !hasCome && (
+        <Suspense>
+          <AsideSoon aside={aside} serverNow={serverNow} />
+        </Suspense>
+      )}
       {isOut && onSheet && aside !== null && hasCome && (
         <div role="alert" className="mb-5 border-2 border-ink bg-sheet p-4">
           <Aside now={now} aside={aside} />

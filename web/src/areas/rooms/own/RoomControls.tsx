@@ -10,13 +10,11 @@ export function RoomControls({
   stay,
   state,
   mayShare,
-  leave,
   onLeave,
 }: {
   stay: RoomStay;
   state: StayState;
   mayShare: boolean;
-  leave: string;
   onLeave: () => void;
 }) {
   const isIn = state.call?.phase === 'in';
@@ -48,7 +46,7 @@ export function RoomControls({
         </Button>
       )}
       <Button look="quiet" onClick={onLeave}>
-        {leave}
+        {m.room_leave()}
       </Button>
     </div>
   );

@@ -40,7 +40,6 @@ export interface Message {
   unpublished?: string;
   kicked?: string;
   reason?: string;
-  moderation?: 'muted' | 'unmuted';
   mid?: string;
   streams?: Stream[];
   error?: string;
@@ -88,7 +87,6 @@ const Client = Janus as unknown as {
   new (asked: Record<string, unknown>): Session;
 };
 
-/** The client asks for words of its own kind; nothing of them is for a person. */
 const ready = new Promise<void>((resolve) => {
   Client.init({
     debug: false,
@@ -106,9 +104,9 @@ export class Line {
 
   /**
    * @param address on this origin
-   * @param onLost  the line is cut: nothing can be asked any more
+   * @param onLost  the connection is cut; nothing more can be sent
    */
-  static async open(address: string, iceServers: RTCIceServer[], onLost: () => void): Promise<Line> {
+  static async open(address: string, onLost: () => void): Promise<Line> {
     await ready;
     const server = new URL(address, window.location.href);
     server.protocol = server.protocol === 'https:' ? 'wss:' : 'ws:';
@@ -116,7 +114,7 @@ export class Line {
       let isOpen = false;
       const session = new Client({
         server: server.href,
-        iceServers,
+        iceServers: [],
         keepAlivePeriod: keepAlive,
         destroyOnUnload: true,
         success: () => {

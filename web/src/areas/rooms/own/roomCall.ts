@@ -6,7 +6,7 @@ import { RoomLink } from './roomLink';
 
 export type Ticket = Schema['RoomTicket'];
 
-/** `kicked`: the server has put this page out; `lost`: the line was cut. */
+/** `kicked`: the server has removed this page; `lost`: the connection was cut. */
 export type CallPhase = 'entering' | 'in' | 'lost' | 'kicked' | 'out';
 
 export interface CallState {
@@ -15,7 +15,6 @@ export interface CallState {
   people: People;
   isToPress: boolean;
   isSpeaking: boolean;
-  isMuted: boolean;
   /** The teacher speaks to all rooms. */
   isSpokenTo: boolean;
   mayShare: boolean;
@@ -36,7 +35,6 @@ export class RoomCall {
       people: nobody,
       isToPress: false,
       isSpeaking: false,
-      isMuted: false,
       isSpokenTo: false,
       mayShare: ticket.share,
     };
@@ -50,14 +48,14 @@ export class RoomCall {
   /** @throws Error where nobody is let in */
   async enter(microphone: MediaStreamTrack | null, isOn: boolean): Promise<void> {
     const { ticket } = this;
-    const line = await Line.open(ticket.address, ticket.ice, () => this.end('lost'));
+    const line = await Line.open(ticket.address, () => this.end('lost'));
     if (this.state.phase === 'out') {
       line.close();
       return;
     }
     this.line = line;
     this.room = new RoomLink(line, { room: ticket.room, token: ticket.token }, ticket.me, {
-      onChange: ({ people, isToPress, isSpeaking, isMuted }) => this.set({ people, isToPress, isSpeaking, isMuted }),
+      onChange: (state) => this.set(state),
       onEnd: (why) => this.end(why === 'kicked' ? 'kicked' : 'lost'),
     });
     await this.room.join();

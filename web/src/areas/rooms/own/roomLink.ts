@@ -2,7 +2,7 @@
 import type { Handle, Jsep, Line, Message, Publisher, Stream, Track } from './janus';
 import { afterMessage, changed, nobody, type People } from './people';
 
-export interface Key {
+export interface RoomKey {
   room: string;
   token: string;
 }
@@ -12,23 +12,21 @@ export interface LinkState {
   /** What is heard needs one press first: the browser wants one. */
   isToPress: boolean;
   isSpeaking: boolean;
-  /** The server lets nothing of this microphone through. */
-  isMuted: boolean;
 }
 
-interface Told {
+interface Callbacks {
   onChange: (state: LinkState) => void;
-  /** Put out, or the way for sound is cut. */
+  /** The server has removed this page, or the connection for sound is gone. */
   onEnd: (why: 'kicked' | 'cut') => void;
 }
 
 type Description = 'on' | 'muted' | 'camera' | 'screen';
 
-/** Milliseconds a way for sound may be interrupted before it counts as cut. */
+/** So long a connection may be interrupted before it counts as lost; milliseconds. */
 const patience = 3_000;
 
 export class RoomLink {
-  state: LinkState = { people: nobody, isToPress: false, isSpeaking: false, isMuted: false };
+  state: LinkState = { people: nobody, isToPress: false, isSpeaking: false };
   private sends: Handle | null = null;
   private receives: Promise<Handle> | null = null;
   private answered: Promise<void> = Promise.resolve();
@@ -46,9 +44,9 @@ export class RoomLink {
 
   constructor(
     private readonly line: Line,
-    private readonly key: Key,
+    private readonly key: RoomKey,
     private readonly me: string,
-    private readonly told: Told,
+    private readonly callbacks: Callbacks,
   ) {}
 
   /** @throws Error where the key does not open the room */
@@ -156,8 +154,6 @@ export class RoomLink {
       this.end(message.reason === 'kicked' ? 'kicked' : 'cut');
       return;
     }
-    if (message.id === this.me && message.moderation !== undefined)
-      this.set({ isMuted: message.moderation === 'muted' });
     if (message.id === this.me && message.videoroom?.endsWith('talking') === true)
       this.set({ isSpeaking: message.videoroom === 'talking' });
     this.set({ people: afterMessage(this.state.people, message) });
@@ -285,12 +281,12 @@ export class RoomLink {
   private end(why: 'kicked' | 'cut'): void {
     if (this.isOver) return;
     this.close();
-    this.told.onEnd(why);
+    this.callbacks.onEnd(why);
   }
 
   private set(how: Partial<LinkState>): void {
     if (Object.entries(how).every(([key, value]) => this.state[key as keyof LinkState] === value)) return;
     this.state = { ...this.state, ...how };
-    this.told.onChange(this.state);
+    this.callbacks.onChange(this.state);
   }
 }

@@ -17,8 +17,8 @@ export interface StayState {
 /** Milliseconds before the next try. */
 const firstRetry = 500;
 const slowestRetry = 5_000;
-/** Whoever is put out of a room hears within so long where they belong now. Milliseconds. */
-const toldWithin = 4_000;
+/** Whoever is removed from a room learns within so long where they belong now; milliseconds. */
+const movesWithin = 4_000;
 
 export class RoomStay {
   private state: StayState = {
@@ -37,8 +37,8 @@ export class RoomStay {
   /** How often the place has changed: what began before is dropped. */
   private turn = 0;
 
-  /** @param ask gives what lets this page into a room, at once */
-  constructor(private readonly ask: (place: string) => Promise<Ticket>) {}
+  /** @param requestTicket gives what lets this page into a room, at once */
+  constructor(private readonly requestTicket: (place: string) => Promise<Ticket>) {}
 
   readonly subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -116,37 +116,37 @@ export class RoomStay {
     if (place === null) return;
     const turn = ++this.turn;
     void this.enter(place, turn).catch(() => {
-      if (turn === this.turn) this.beginAgain(attempt);
+      if (turn === this.turn) this.retry(attempt);
     });
   }
 
   private async enter(place: string, turn: number): Promise<void> {
-    const ticket = await this.ask(place);
+    const ticket = await this.requestTicket(place);
     if (turn !== this.turn) return;
     const call = new RoomCall(ticket);
     this.call = call;
     call.subscribe(() => {
-      if (this.call === call) this.heed(call.state);
+      if (this.call === call) this.handleCall(call.state);
     });
     this.set({ call: call.state });
     await call.enter(this.microphone, this.state.isMicrophoneOn);
   }
 
-  private heed(call: CallState): void {
+  private handleCall(call: CallState): void {
     this.set({ call });
-    if (call.phase === 'lost') this.beginAgain(0);
+    if (call.phase === 'lost') this.retry(0);
     if (call.phase === 'kicked') {
-      // The page that was opened later stays in: two pages would put each other out for ever.
+      // The page that was opened later stays in the room: two pages would remove each other for ever.
       const { turn } = this;
       this.later = setTimeout(() => {
         if (turn !== this.turn) return;
         this.end();
         this.set({ problem: 'elsewhere' });
-      }, toldWithin);
+      }, movesWithin);
     }
   }
 
-  private beginAgain(attempt: number): void {
+  private retry(attempt: number): void {
     clearTimeout(this.later);
     this.call?.leave();
     this.call = null;

@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { BigSign } from '../../../ui/signs/BigSign';
+import { Ear } from '../../../ui/signs/Ear';
 import * as m from '#messages';
 import { isMicrophoneTried, noteMicrophoneTried } from '../own/microphone';
 import { MicrophoneCheck } from '../own/MicrophoneCheck';
@@ -10,7 +10,7 @@ import { MAIN, placeOf } from '../own/place';
 import { RoomControls } from '../own/RoomControls';
 import { RoomPeople } from '../own/RoomPeople';
 import type { StayState } from '../own/roomStay';
-import { useComings } from '../own/useComings';
+import { useComingsAndGoings } from '../own/useComingsAndGoings';
 import { roomStay } from './stay';
 
 type Now = Schema['StudentNow'];
@@ -59,7 +59,7 @@ function Join({ isMain, isYoung, problem }: { isMain: boolean; isYoung: boolean;
       >
         {isYoung ? (
           <span className="flex justify-center">
-            <BigSign name="speak" size={112} />
+            <Ear className="size-28" />
           </span>
         ) : isMain ? (
           m.room_joinMain()
@@ -88,7 +88,7 @@ function Inside({ stay }: { stay: StayState }) {
   const { call } = stay;
   const people = call?.people;
   const others = useMemo(() => [...(people?.values() ?? [])], [people]);
-  const comings = useComings(others, call?.phase === 'in');
+  const comings = useComingsAndGoings(others, call?.phase === 'in');
   return (
     <section
       aria-label={m.room_title()}
@@ -113,14 +113,7 @@ function Inside({ stay }: { stay: StayState }) {
         </Button>
       )}
       {stay.problem !== null && <p role="alert">{m.room_problem({ key: stay.problem })}</p>}
-      {call?.isMuted === true && <p role="status">{m.room_mutedByTeacher()}</p>}
-      <RoomControls
-        stay={roomStay}
-        state={stay}
-        mayShare={call?.mayShare ?? false}
-        leave={m.room_leave()}
-        onLeave={() => roomStay.leave()}
-      />
+      <RoomControls stay={roomStay} state={stay} mayShare={call?.mayShare ?? false} onLeave={() => roomStay.leave()} />
     </section>
   );
 }

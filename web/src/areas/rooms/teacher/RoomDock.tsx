@@ -1,4 +1,4 @@
-// The room the teacher is in or listens to, on her lesson's page; and her voice to all rooms.
+// The room a teacher is in or listens to, on the lesson's page; and speaking to all rooms.
 import clsx from 'clsx';
 import { useEffect, useMemo, useState, useSyncExternalStore, type KeyboardEvent } from 'react';
 import { api, take, type Schema } from '../../../api/client';
@@ -9,8 +9,8 @@ import { MAIN } from '../own/place';
 import { RoomControls } from '../own/RoomControls';
 import { RoomPeople } from '../own/RoomPeople';
 import { RoomStay } from '../own/roomStay';
-import { useComings } from '../own/useComings';
-import { useRoomWish, wantRoom } from './wish';
+import { useComingsAndGoings } from '../own/useComingsAndGoings';
+import { useTeacherRoom, setTeacherRoom } from './teacherRoom';
 
 type Lesson = Schema['LessonView'];
 
@@ -37,25 +37,20 @@ function nameOf(lesson: Lesson, place: string): string {
   );
 }
 
-/** Where she is, with whom, and the way out. */
+/** Which room the teacher is in, with whom, and how to leave it. */
 export function RoomDock({ lesson }: { lesson: Lesson }) {
-  const { place, speaks } = useRoomWish();
+  const { place, speaks } = useTeacherRoom();
   const [stay, state] = useStay(lesson.id);
   useEffect(() => {
-    if (place === null) {
-      stay.leave();
-      stay.follow(null, true);
-      return;
-    }
     stay.leave();
     stay.follow(place, !speaks);
-    void stay.join(speaks);
+    if (place !== null) void stay.join(speaks);
   }, [stay, place, speaks]);
-  useEffect(() => () => wantRoom(null), []);
+  useEffect(() => () => setTeacherRoom(null), []);
   const { call } = state;
   const people = call?.people;
   const others = useMemo(() => [...(people?.values() ?? [])], [people]);
-  const comings = useComings(others, call?.phase === 'in');
+  const comings = useComingsAndGoings(others, call?.phase === 'in');
   if (place === null) return null;
   return (
     <section
@@ -85,11 +80,11 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
       )}
       {state.problem !== null && <p role="alert">{m.room_problem({ key: state.problem })}</p>}
       {speaks ? (
-        <RoomControls stay={stay} state={state} mayShare leave={m.room_leave()} onLeave={() => wantRoom(null)} />
+        <RoomControls stay={stay} state={state} mayShare onLeave={() => setTeacherRoom(null)} />
       ) : (
         <>
-          <Button onClick={() => wantRoom({ place, speaks: true })}>{m.room_speakHere()}</Button>
-          <Button look="quiet" onClick={() => wantRoom(null)}>
+          <Button onClick={() => setTeacherRoom({ place, speaks: true })}>{m.room_speakHere()}</Button>
+          <Button look="quiet" onClick={() => setTeacherRoom(null)}>
             {m.room_stopListening()}
           </Button>
         </>
@@ -98,7 +93,7 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
   );
 }
 
-/** One key, held: every room hears her. The first press connects. */
+/** Every room hears the teacher while this is held. The first press connects. */
 export function SpeakToAll({ lesson }: { lesson: Lesson }) {
   const [stay, state] = useStay(lesson.id);
   const [isHeld, setIsHeld] = useState(false);

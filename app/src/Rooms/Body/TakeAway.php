@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Rooms;
+namespace FreshHuddle\App\Rooms\Body;
 
 /**
  * The body of a request: take a room away, also while somebody is in it.

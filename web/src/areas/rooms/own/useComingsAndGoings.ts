@@ -7,7 +7,7 @@ import type { Person } from './people';
 /** Several who come at once are said in one sentence. Milliseconds. */
 const together = 1_000;
 
-export function useComings(people: Person[], isIn: boolean): string {
+export function useComingsAndGoings(people: Person[], isIn: boolean): string {
   const [said, setSaid] = useState('');
   const known = useRef<Map<string, string> | null>(null);
   useEffect(() => {

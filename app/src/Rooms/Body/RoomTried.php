@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Rooms;
+namespace FreshHuddle\App\Rooms\Body;
 
 /**
  * The body of a request: whoever tried the link says whether it was the right room.

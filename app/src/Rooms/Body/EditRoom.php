@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Rooms;
+namespace FreshHuddle\App\Rooms\Body;
 
 use FreshHuddle\App\Rooms\Member\AllowInRoom;
 use FreshHuddle\Core\Rooms\SourceKind;

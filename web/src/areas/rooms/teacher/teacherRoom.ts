@@ -4,20 +4,20 @@ import { useSyncExternalStore } from 'react';
 import type { Schema } from '../../../api/client';
 import { sourceOf } from '../sources';
 
-export interface RoomWish {
+export interface TeacherRoom {
   /** `main`, or the id of a group or a side room; null: none. */
   place: string | null;
   /** With a microphone; without: she listens. */
   speaks: boolean;
 }
 
-const none: RoomWish = { place: null, speaks: false };
+const none: TeacherRoom = { place: null, speaks: false };
 
-let wish = none;
+let current = none;
 const listeners = new Set<() => void>();
 
-export function wantRoom(next: RoomWish | null): void {
-  wish = next ?? none;
+export function setTeacherRoom(next: TeacherRoom | null): void {
+  current = next ?? none;
   for (const listener of listeners) listener();
 }
 
@@ -26,10 +26,10 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener);
 };
 
-export const useRoomWish = (): RoomWish =>
+export const useTeacherRoom = (): TeacherRoom =>
   useSyncExternalStore(
     subscribe,
-    () => wish,
+    () => current,
     () => none,
   );
 
