@@ -17,6 +17,11 @@ export default defineConfig({
   // A machine shared with others can miss a moment; what passes only at the second try is named at the end of bin/test.
   retries: process.env.FH_RETRIES === undefined ? 0 : Number(process.env.FH_RETRIES),
   reporter: [['list']],
+  // Nine people who talk are as much as a machine can do: they come when the others are through.
+  projects: [
+    { name: 'together', testIgnore: 'talking.spec.ts' },
+    { name: 'alone', testMatch: 'talking.spec.ts', timeout: 600_000 },
+  ],
   use: {
     baseURL: process.env.FH_BASE ?? 'http://127.0.0.1:8580',
     viewport: { width: 1280, height: 800 },

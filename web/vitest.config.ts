@@ -24,7 +24,7 @@ const pages = [
 
 /** Of those, the ones that put something in the place of a module: each needs modules of its own. */
 const mocking = readdirSync(join(import.meta.dirname, 'src'), { recursive: true, encoding: 'utf8' })
-  .filter((file) => file.endsWith('.test.tsx'))
+  .filter((file) => /\.test\.tsx?$/.test(file))
   .map((file) => join('src', file))
   .filter((file) => readFileSync(join(import.meta.dirname, file), 'utf8').includes('vi.mock('));
 const inPage = { environment: 'jsdom' as const, setupFiles: ['./vitest.setup.ts'] };
@@ -42,7 +42,7 @@ export default defineConfig({
       { extends: true, test: { name: 'pages', include: pages, exclude: mocking, isolate: false, ...inPage } },
       {
         extends: true,
-        test: { name: 'rules', include: ['src/**/*.test.ts'], exclude: pages, isolate: false, environment: 'node' },
+        test: { name: 'rules', include: ['src/**/*.test.ts'], exclude: [...pages, ...mocking], isolate: false, environment: 'node' },
       },
     ],
   },

@@ -27,6 +27,9 @@ export class RoomCall {
   private line: Line | null = null;
   private room: RoomLink | null = null;
   private voice: RoomLink | null = null;
+  /** The microphone as it is to be; what was sent of it last is on its way, or there. */
+  private microphone: { track: MediaStreamTrack; isOn: boolean } | null = null;
+  private sent: Promise<void> = Promise.resolve();
 
   constructor(private readonly ticket: Ticket) {
     this.state = {
@@ -46,7 +49,7 @@ export class RoomCall {
   };
 
   /** @throws Error where nobody is let in */
-  async enter(microphone: MediaStreamTrack | null, isOn: boolean): Promise<void> {
+  async enter(): Promise<void> {
     const { ticket } = this;
     const line = await Line.open(ticket.address, () => this.end('lost'));
     if (this.state.phase === 'out') {
@@ -60,12 +63,16 @@ export class RoomCall {
     });
     await this.room.join();
     this.set({ phase: 'in' });
-    if (microphone !== null) await this.room.sendMicrophone(microphone, isOn);
+    await this.sendMicrophone();
     if (ticket.voice != null) void this.listenToAll(line, ticket.voice);
   }
 
-  sendMicrophone = (microphone: MediaStreamTrack) => this.room?.sendMicrophone(microphone, true);
-  setMicrophone = (isOn: boolean) => this.room?.setMicrophone(isOn);
+  /** Also before anybody is let in: what was said last is what is sent then. */
+  setMicrophone(track: MediaStreamTrack | null, isOn: boolean): void {
+    this.microphone = track === null ? null : { track, isOn };
+    if (this.state.phase === 'in') void this.sendMicrophone().catch(() => this.end('lost'));
+  }
+
   sendPicture = (picture: MediaStreamTrack | null, what: 'camera' | 'screen') => this.room?.sendPicture(picture, what);
 
   play(): void {
@@ -75,6 +82,19 @@ export class RoomCall {
 
   leave(): void {
     if (this.state.phase !== 'out') this.end('out');
+  }
+
+  /** One after the other: a second one before the first is on its way would find no place of its own. */
+  private sendMicrophone(): Promise<void> {
+    const turn = this.sent
+      .catch(() => undefined)
+      .then(() => {
+        const { microphone } = this;
+        if (microphone === null) return this.room?.silence();
+        return this.room?.sendMicrophone(microphone.track, microphone.isOn);
+      });
+    this.sent = turn;
+    return turn;
   }
 
   /** What the teacher says to all rooms is heard in this one, too. Without it, the room is a room all the same. */

@@ -37,7 +37,9 @@ export class RoomLink {
   private readonly feeds = new Map<string, Stream>();
   private readonly pictures = new Map<string, MediaStreamTrack>();
   private readonly sounds = new Map<string, HTMLAudioElement>();
+  /** What is sent of a microphone, and the microphone itself. */
   private microphone: MediaStreamTrack | null = null;
+  private source: MediaStreamTrack | null = null;
   private picture: MediaStreamTrack | null = null;
   private interrupted: ReturnType<typeof setTimeout> | undefined;
   private isOver = false;
@@ -69,13 +71,18 @@ export class RoomLink {
   }
 
   /**
-   * Sends what a microphone hears, or, once one has been sent, what another one does. What is sent is a copy, which
-   * ends with this room; the microphone itself goes along to the next.
+   * Sends what a microphone hears; from the second time on, another one in its place, or the same one as it is now. What
+   * is sent is a copy, which ends with this room; the microphone itself goes along to the next. One call after the other.
    */
   async sendMicrophone(microphone: MediaStreamTrack, isOn: boolean): Promise<void> {
     const before = this.microphone;
+    if (before !== null && microphone === this.source) {
+      this.tellMicrophone(before, isOn);
+      return;
+    }
     const copy = microphone.clone();
     copy.enabled = isOn;
+    this.source = microphone;
     this.microphone = copy;
     if (before === null) {
       await this.offer({ type: 'audio', capture: copy, recv: false, add: true }, copy, isOn ? 'on' : 'muted');
@@ -83,15 +90,12 @@ export class RoomLink {
     }
     await this.transceiverOf(before)?.sender.replaceTrack(copy);
     before.stop();
-    this.setMicrophone(isOn);
+    this.tellMicrophone(copy, isOn);
   }
 
-  /** Switches the microphone on or off, and tells the others. */
-  setMicrophone(isOn: boolean): void {
-    if (this.microphone === null) return;
-    this.microphone.enabled = isOn;
-    const descriptions = this.descriptionsOf(this.microphone, isOn ? 'on' : 'muted');
-    this.sends?.send({ message: { request: 'configure', descriptions } });
+  /** The microphone is gone. */
+  silence(): void {
+    if (this.microphone !== null) this.tellMicrophone(this.microphone, false);
   }
 
   /** Sends pictures of a camera or a screen; null: none any more. */
@@ -117,6 +121,13 @@ export class RoomLink {
     this.microphone?.stop();
     for (const sound of this.sounds.values()) sound.pause();
     this.sounds.clear();
+  }
+
+  /** Switches what is sent on or off, and tells the others. */
+  private tellMicrophone(sent: MediaStreamTrack, isOn: boolean): void {
+    sent.enabled = isOn;
+    const descriptions = this.descriptionsOf(sent, isOn ? 'on' : 'muted');
+    this.sends?.send({ message: { request: 'configure', descriptions } });
   }
 
   private transceiverOf(track: MediaStreamTrack): RTCRtpTransceiver | undefined {

@@ -36,6 +36,9 @@ export class RoomStay {
   private later: ReturnType<typeof setTimeout> | undefined;
   /** How often the place has changed: what began before is dropped. */
   private turn = 0;
+  /** How often somebody has joined or left; how often the microphone was wanted on or off. The last press counts. */
+  private press = 0;
+  private wish = 0;
 
   /** @param requestTicket gives what lets this page into a room, at once */
   constructor(private readonly requestTicket: (place: string) => Promise<Ticket>) {}
@@ -46,15 +49,22 @@ export class RoomStay {
   };
   readonly snapshot = () => this.state;
 
-  /** From now on, this page goes where whoever is here belongs. */
-  async join(withMicrophone: boolean): Promise<void> {
+  /**
+   * From now on, this page goes where whoever is here belongs.
+   *
+   * @param microphone opened first; `off`: opened, and silent until it is switched on
+   */
+  async join(microphone: 'on' | 'off' | 'none'): Promise<void> {
+    const press = ++this.press;
     this.set({ problem: null });
-    if (withMicrophone) await this.openMicrophone();
+    if (microphone !== 'none') await this.openMicrophone(microphone === 'on');
+    if (press !== this.press) return;
     this.set({ isJoined: true });
     this.begin();
   }
 
   leave(): void {
+    this.press++;
     this.end();
     this.closeMicrophone();
     this.closePicture();
@@ -77,12 +87,11 @@ export class RoomStay {
 
   async setMicrophone(isOn: boolean): Promise<void> {
     if (isOn && this.microphone === null) {
-      const microphone = await this.openMicrophone();
-      if (microphone !== null) await this.call?.sendMicrophone(microphone);
+      await this.openMicrophone(true);
       return;
     }
-    this.call?.setMicrophone(isOn);
-    this.set({ isMicrophoneOn: isOn && this.microphone !== null });
+    this.wish++;
+    this.tellMicrophone(isOn && this.microphone !== null);
   }
 
   /** Shows the camera or the screen to the room; null: nothing any more. */
@@ -128,8 +137,9 @@ export class RoomStay {
     call.subscribe(() => {
       if (this.call === call) this.handleCall(call.state);
     });
+    call.setMicrophone(this.microphone, this.state.isMicrophoneOn);
     this.set({ call: call.state });
-    await call.enter(this.microphone, this.state.isMicrophoneOn);
+    await call.enter();
   }
 
   private handleCall(call: CallState): void {
@@ -163,27 +173,41 @@ export class RoomStay {
     this.set({ call: null });
   }
 
-  private async openMicrophone(): Promise<MediaStreamTrack | null> {
+  /** A microphone takes a moment, and longer where somebody has to allow it: what is wanted by then counts. */
+  private async openMicrophone(isOn: boolean): Promise<void> {
+    const wish = ++this.wish;
     try {
       const track = await openMicrophone(chosenMicrophone());
+      if (wish !== this.wish) {
+        track.stop();
+        return;
+      }
       track.addEventListener('ended', () => {
         if (track !== this.microphone) return;
         this.microphone = null;
-        this.set({ isMicrophoneOn: false, problem: 'none' });
+        this.tellMicrophone(false);
+        this.set({ problem: 'none' });
       });
+      this.microphone?.stop();
       this.microphone = track;
-      this.set({ isMicrophoneOn: true, problem: null });
-      return track;
+      this.set({ problem: null });
+      this.tellMicrophone(isOn);
     } catch (problem) {
+      if (wish !== this.wish) return;
       this.set({ isMicrophoneOn: false, problem: problem instanceof MicrophoneFailed ? problem.why : 'other' });
-      return null;
     }
   }
 
+  private tellMicrophone(isOn: boolean): void {
+    this.set({ isMicrophoneOn: isOn });
+    this.call?.setMicrophone(this.microphone, isOn);
+  }
+
   private closeMicrophone(): void {
+    this.wish++;
     this.microphone?.stop();
     this.microphone = null;
-    this.set({ isMicrophoneOn: false });
+    this.tellMicrophone(false);
   }
 
   private closePicture(): void {

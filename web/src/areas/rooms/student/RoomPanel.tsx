@@ -35,7 +35,7 @@ function Join({ isMain, isYoung, problem }: { isMain: boolean; isYoung: boolean;
   const [isChecking, setIsChecking] = useState(false);
   const join = (withMicrophone: boolean) => {
     setBusy(true);
-    void roomStay.join(withMicrophone).finally(() => setBusy(false));
+    void roomStay.join(withMicrophone ? 'on' : 'none').finally(() => setBusy(false));
   };
   if (isChecking)
     return (

@@ -44,7 +44,7 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
   useEffect(() => {
     stay.leave();
     stay.follow(place, !speaks);
-    if (place !== null) void stay.join(speaks);
+    if (place !== null) void stay.join(speaks ? 'on' : 'none');
   }, [stay, place, speaks]);
   useEffect(() => () => setTeacherRoom(null), []);
   const { call } = state;
@@ -99,12 +99,12 @@ export function SpeakToAll({ lesson }: { lesson: Lesson }) {
   const [isHeld, setIsHeld] = useState(false);
   const isReady = state.isJoined && state.call?.phase === 'in' && state.problem === null;
   useEffect(() => {
-    if (isReady) void stay.setMicrophone(isHeld);
-  }, [stay, isReady, isHeld]);
+    if (state.isJoined) void stay.setMicrophone(isHeld);
+  }, [stay, state.isJoined, isHeld]);
   const hold = (held: boolean) => {
     if (held && !state.isJoined) {
       stay.follow(VOICE, false);
-      void stay.join(true);
+      void stay.join('off');
     }
     setIsHeld(held);
   };
