@@ -2,6 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { misbehave } from './support/machine';
 import { choose, drag, goToRoom, seats, student, table, tag, teacher } from './support/people';
+import { meetAtService } from './support/plan';
 import { test } from './support/test';
 
 const pasted =
@@ -56,6 +57,8 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   const doorWord = await t.getByRole('button', { name: /: show how to join$/ }).innerText();
+
+  await meetAtService(t, t.url().split('/').pop() ?? '');
 
   await test.step('a lesson and its round', async () => {
     await t.getByLabel('What is the lesson about?').fill('Where the river bends');

@@ -193,6 +193,28 @@ test('nine people in three groups hear exactly those they should, whatever happe
   await talk.expectEverybody([first.tone, teachersTone]);
   await expectTones(t, all, [first.tone]);
 
+  // Everyone is muted, also a page that knows nothing of it.
+  const [, second] = people;
+  if (second === undefined) throw new Error('Nobody else came.');
+  const [free, now] = [{ muted: false, given: false, asked: false }, '**/api/student/now'];
+  await first.page.route(now, async (route) => {
+    const response = await route.fetch();
+    await route.fulfill({ response, json: { ...((await response.json()) as object), speaking: free } });
+  });
+  await t.getByRole('button', { name: 'Mute everyone' }).click();
+  await talk.expectEverybody([teachersTone]);
+  await expect(first.page.getByRole('button', { name: 'Mute', exact: true })).toBeVisible();
+  await first.page.unroute(now);
+  // Whoever asks is given the microphone, and nobody else.
+  await second.page.getByRole('button', { name: 'Ask to speak' }).click();
+  await t.getByRole('button', { name: `Give ${second.name} the microphone` }).click();
+  await second.page.getByRole('button', { name: 'Unmute' }).click();
+  await talk.expectEverybody([second.tone, teachersTone]);
+  await t.getByRole('button', { name: 'Let everyone speak' }).click();
+  await expect(first.page.getByRole('button', { name: 'Unmute' })).toBeVisible();
+  await first.page.getByRole('button', { name: 'Unmute' }).click();
+  await talk.expectEverybody([first.tone, second.tone, teachersTone]);
+
   // The lesson is over, and so are its rooms.
   await talk.give('end');
   await talk.expectEverybody([]);

@@ -220,6 +220,7 @@ return [
     'MEDIA_ROOM_KEY' => '$MEDIAROOM',
     'MEDIA_ADDRESS_SECRET' => '$MEDIAADDRESS',
     'MEDIA_HOOK_SECRET' => '$MEDIAHOOK',
+    'FIRST_ROOM_SOURCE' => '$([ -z "$(media_missing)" ] && echo ownRooms || echo ownLinks)',
     'MEETING_URL' => 'http://127.0.0.1:$STANDIN_PORT',
     'MEETING_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
     'MEETING_TOKEN' => '$TOKEN',

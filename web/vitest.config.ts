@@ -42,7 +42,13 @@ export default defineConfig({
       { extends: true, test: { name: 'pages', include: pages, exclude: mocking, isolate: false, ...inPage } },
       {
         extends: true,
-        test: { name: 'rules', include: ['src/**/*.test.ts'], exclude: [...pages, ...mocking], isolate: false, environment: 'node' },
+        test: {
+          name: 'rules',
+          include: ['src/**/*.test.ts'],
+          exclude: [...pages, ...mocking],
+          isolate: false,
+          environment: 'node',
+        },
       },
     ],
   },

@@ -21,6 +21,10 @@ async function send<T>(page: Page, method: 'POST' | 'PATCH' | 'PUT', path: strin
   return (await answer.json()) as T;
 }
 
+/** A class meets at the simulated meeting service, whose faults can be asked for. */
+export const meetAtService = (page: Page, classId: string) =>
+  send(page, 'PUT', `/api/staff/classes/${classId}/room-source`, { kind: 'meetingService' });
+
 /** A lesson with groups, an original and copies, planned through the API: for tests that are about what comes after. */
 export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
   const made = await send<components['schemas']['ClassView']>(page, 'POST', '/api/staff/classes', {

@@ -19,7 +19,8 @@ final readonly class SecureLink
         string $prefix,
         string $value,
         int $until,
-        #[\SensitiveParameter] string $secret,
+        #[\SensitiveParameter]
+        string $secret,
     ): string {
         $signature = rtrim(strtr(base64_encode(md5("{$until} {$value} {$secret}", true)), '+/', '-_'), '=');
 

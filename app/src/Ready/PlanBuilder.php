@@ -56,6 +56,7 @@ final readonly class PlanBuilder
         private DeliveryPlan $deliveries,
         private UsageReader $usage,
         private StandingLinks $standing,
+        private SoundReader $sound,
     ) {
     }
 
@@ -126,6 +127,7 @@ final readonly class PlanBuilder
             $round->lesson->talkOnly,
             [] === $groups ? AttributeView::toMixBy($students) : null,
             $source->kind->isPasted() ? \count($this->standing->forClass($class)) : 0,
+            $source->kind->isHere() ? $this->sound->forClass($class) : null,
         );
     }
 

@@ -42,7 +42,7 @@ class Room
     public ?string $failure = null;
 
     #[ORM\Column(length: 20)]
-    public SourceKind $source = SourceKind::FIRST;
+    public SourceKind $source;
 
     /** The one address everybody goes in by; null where each has a link of their own, and where there is none. */
     #[ORM\Column(length: 1000, nullable: true)]

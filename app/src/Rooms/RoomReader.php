@@ -85,7 +85,7 @@ final readonly class RoomReader
      */
     public function sources(string $classId): array
     {
-        $sources = ['' => SourceKind::FIRST];
+        $sources = [];
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(

@@ -12,6 +12,7 @@ use FreshHuddle\App\Roster\Column\FillColumn;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorWords;
 use FreshHuddle\App\Roster\Event\ClassChanged;
+use FreshHuddle\App\Roster\Event\ClassMade;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\Rule\ClassRules;
 use FreshHuddle\App\Roster\Rule\MakeRule;
@@ -81,6 +82,7 @@ final readonly class Roster
         );
         $list = $this->read($pasted, []);
         $this->em->persist($class);
+        $this->events->dispatch(new ClassMade($class));
         $this->append($class, $list, 0);
         $this->em->flush();
 
@@ -333,6 +335,7 @@ final readonly class Roster
             );
             $copy->groupNames = $class->groupNames;
             $this->em->persist($copy);
+            $this->events->dispatch(new ClassMade($copy));
             $copied = [];
             foreach ($this->students($class) as $student) {
                 $twin = new Student(Uuid::v7()->toRfc4122(), $copy, $student->name, $student->position);

@@ -38,6 +38,7 @@ final readonly class Plan
      * @param bool                          $talkOnly      no worksheet is meant
      * @param string|null                   $mixedBy what groups are mixed by in one press; null: they are made at
      *     random
+     * @param PlannedSound|null             $sound         where groups meet in our own pages
      * @param list<string>                  $returned      names of students whose letter came back
      */
     public function __construct(
@@ -64,6 +65,7 @@ final readonly class Plan
         public bool $talkOnly = false,
         public ?string $mixedBy = null,
         public int $standingLinks = 0,
+        public ?PlannedSound $sound = null,
     ) {
     }
 

@@ -41,6 +41,7 @@ final readonly class ReadyCheck
             new Check\UnevenSizes(),
             new Check\NoMainSession(),
             new Check\RoomLost(),
+            new Check\SoundAway(),
             new Check\RoomUntried(),
             new Check\GuessableLink(),
             new Check\LinksAlike(),
@@ -53,6 +54,8 @@ final readonly class ReadyCheck
             new Check\DueTime(),
             new Check\LetterReturned(),
             new Check\PassUnused(),
+            new Check\SoundUnreachable(),
+            new Check\MicrophoneUntried(),
             new Check\NoShareOut(),
             new Check\ShortVisits(),
         ]);

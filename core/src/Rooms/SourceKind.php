@@ -20,9 +20,6 @@ enum SourceKind: string
     /** Places in one building. */
     case Classroom = 'classroom';
 
-    /** Where the rooms of a class come from before anybody has said where. */
-    public const FIRST = self::MeetingService;
-
     /** People are sent there through an address. */
     public function hasLink(): bool
     {

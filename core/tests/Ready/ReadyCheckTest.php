@@ -15,6 +15,7 @@ use FreshHuddle\Core\Ready\PlannedGroup;
 use FreshHuddle\Core\Ready\PlannedMaterial;
 use FreshHuddle\Core\Ready\PlannedPost;
 use FreshHuddle\Core\Ready\PlannedRoom;
+use FreshHuddle\Core\Ready\PlannedSound;
 use FreshHuddle\Core\Ready\ReadyCheck;
 use FreshHuddle\Core\Ready\Weight;
 use FreshHuddle\Core\Rooms\Link;
@@ -368,6 +369,24 @@ final class ReadyCheckTest extends TestCase
             'roomLost',
             $look,
             Mend::SetUp,
+        ];
+        $sound = static fn (PlannedSound $sound): Plan => self::well(
+            rooms: [],
+            source: SourceKind::OwnRooms,
+            sound: $sound,
+        );
+        yield 'nobody can be heard' => [$sound(new PlannedSound(away: true)), 'soundAway', $look, Mend::Rooms];
+        yield 'somebody has never tried a microphone' => [
+            $sound(new PlannedSound(untried: ['chi', 'left'])),
+            'microphoneUntried',
+            $look,
+            Mend::Rooms,
+        ];
+        yield 'a network that lets no sound through' => [
+            $sound(new PlannedSound(untried: [], unreachable: ['dov'])),
+            'soundUnreachable',
+            $look,
+            Mend::Rooms,
         ];
         yield 'a class that cannot read and nothing to hear' => [
             self::well(materials: [$material()], cannotReadYet: true),

@@ -1658,6 +1658,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/speaking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Mutes the main session, gives somebody the microphone, or lets everybody speak */
+        put: operations["speakingSet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/margin-notes/{id}": {
         parameters: {
             query?: never;
@@ -2942,6 +2959,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/microphone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says whether this device could send sound the last time */
+        put: operations["microphoneNote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/notices/{seq}/seen": {
         parameters: {
             query?: never;
@@ -3097,6 +3131,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/speaking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Asks to speak in the main session, or takes that back */
+        put: operations["speakingAsk"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/stream": {
         parameters: {
             query?: never;
@@ -3181,6 +3232,9 @@ export interface components {
             kind: components["schemas"]["QuestionKind"];
             text: string;
             choices?: string[];
+        };
+        AskToSpeak: {
+            asks: boolean;
         };
         AskedView: {
             question: components["schemas"]["QuestionView"];
@@ -4051,6 +4105,7 @@ export interface components {
             usedBy: components["schemas"]["OtherUse"][];
             alone: components["schemas"]["AloneWork"][];
             locksAtEnd: boolean;
+            speaking: components["schemas"]["SpeakingView"];
         };
         LetterBack: {
             studentId: string;
@@ -4171,6 +4226,8 @@ export interface components {
         };
         /** @enum {string} */
         Mend: "roster" | "deal" | "dealAtRandom" | "repair" | "desk" | "setUp" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "talkOnly" | "makeCopies" | "bringChanges" | "materials" | "order" | "slips" | "sending";
+        /** @enum {string} */
+        MicrophoneOutcome: "works" | "insecure" | "refused" | "none" | "busy" | "unreachable" | "other";
         Moments: {
             lookFrom: number | null;
             outAt: number | null;
@@ -4220,6 +4277,11 @@ export interface components {
             mine?: boolean;
             mark?: components["schemas"]["ChalkMark"] | null;
             visited?: boolean;
+        };
+        MySpeaking: {
+            muted?: boolean;
+            given?: boolean;
+            asked?: boolean;
         };
         MyWork: {
             id: string;
@@ -4700,6 +4762,13 @@ export interface components {
             text: string;
             caret?: number | null;
         };
+        SaveSpeaking: {
+            muted: boolean;
+            speaker?: string | null;
+        };
+        SaveTrial: {
+            outcome: components["schemas"]["MicrophoneOutcome"];
+        };
         ScoreView: {
             source: number;
             right: number;
@@ -4906,6 +4975,11 @@ export interface components {
         };
         /** @enum {string} */
         SourceKind: "ownRooms" | "meetingService" | "ownLinks" | "namePattern" | "classroom";
+        SpeakingView: {
+            muted: boolean;
+            speaker: string | null;
+            asking: string[];
+        };
         StaffName: {
             id: string;
             name: string;
@@ -4981,6 +5055,7 @@ export interface components {
             otherDevice: string | null;
             alone: components["schemas"]["MyWork"][];
             young: components["schemas"]["Young"] | null;
+            speaking: components["schemas"]["MySpeaking"];
         };
         StudentPoints: {
             student: string;
@@ -8197,6 +8272,34 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    speakingSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveSpeaking"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeakingView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     marginWipe: {
         parameters: {
             query?: never;
@@ -10270,6 +10373,30 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    microphoneNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveTrial"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     studentSawNotice: {
         parameters: {
             query?: never;
@@ -10522,6 +10649,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SignAnswer"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    speakingAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskToSpeak"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentNow"];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -12,6 +12,7 @@ use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\App\Live\Presence\SeatedStudent;
 use FreshHuddle\App\Live\Signal\GroupSignalView;
 use FreshHuddle\App\Live\Signal\NextVisitView;
+use FreshHuddle\App\Live\Speech\SpeakingView;
 use FreshHuddle\App\Live\Student\OtherLesson;
 use FreshHuddle\App\Materials\HandOut\AloneWork;
 use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
@@ -63,6 +64,7 @@ final readonly class LessonView
      * @param bool                  $talkOnly   without worksheets
      * @param list<AloneWork>       $alone      worksheets of all segments in which everybody works alone
      * @param bool                  $locksAtEnd worksheets can only be read when it is over
+     * @param SpeakingView          $speaking   who may speak in the main session
      * @param OtherLesson|null      $other      another lesson the class is in just now
      * @param list<RunRoomView>     $runRooms   of a lesson that is over: the rooms the groups of the round had
      * @param list<OtherUse>        $usedBy     other lessons with the same groups that are on or over
@@ -107,6 +109,7 @@ final readonly class LessonView
         public array $usedBy,
         public array $alone,
         public bool $locksAtEnd,
+        public SpeakingView $speaking,
     ) {
     }
 }

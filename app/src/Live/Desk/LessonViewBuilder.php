@@ -10,6 +10,7 @@ use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Round\RoundView;
 use FreshHuddle\App\Live\ClassPage\ClassPageAccess;
+use FreshHuddle\App\Live\Speech\Speakers;
 use FreshHuddle\App\Materials\HandOut\AloneReader;
 use FreshHuddle\App\Ready\RoundPartsReader;
 use FreshHuddle\App\Rooms\Source\RoomSources;
@@ -30,6 +31,7 @@ final readonly class LessonViewBuilder
         private RoundPartsReader $parts,
         private AloneReader $alone,
         private SignedAddress $address,
+        private Speakers $speakers,
     ) {
     }
 
@@ -99,6 +101,7 @@ final readonly class LessonViewBuilder
             $this->floor->usedBy($at),
             $this->alone->forLesson($lesson),
             $lesson->locksAtEnd,
+            $this->speakers->view($lesson),
         );
     }
 }

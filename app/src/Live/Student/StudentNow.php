@@ -8,6 +8,7 @@ use FreshHuddle\App\Grouping\SignUp\SignUpView;
 use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Live\Moving\MyAside;
 use FreshHuddle\App\Live\NoticeView;
+use FreshHuddle\App\Live\Speech\MySpeaking;
 use FreshHuddle\App\Roster\Device\Young;
 
 /**
@@ -35,6 +36,7 @@ final readonly class StudentNow
      * @param list<MyWork>     $alone what the student has to work on alone, so far as the lesson has come to it; the
      *     last first
      * @param string|null      $otherDevice who asks, at another device, to be this student
+     * @param MySpeaking       $speaking    whether they may speak in the main session
      */
     public function __construct(
         public string $id,
@@ -58,6 +60,7 @@ final readonly class StudentNow
         public ?string $otherDevice,
         public array $alone,
         public ?Young $young,
+        public MySpeaking $speaking,
     ) {
     }
 }

@@ -61,6 +61,7 @@ final readonly class StudentPage
                 $around['otherDevice'],
                 [],
                 $student->young,
+                $around['speaking'],
             );
         }
 
@@ -105,6 +106,7 @@ final readonly class StudentPage
             $around['otherDevice'],
             $alone ?? self::alone($around['alone'], $lesson),
             $student->young,
+            $around['speaking'],
         );
     }
 

@@ -10,6 +10,7 @@ use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Moving\MyAside;
 use FreshHuddle\App\Live\NoticeView;
 use FreshHuddle\App\Live\Signal\MySignal;
+use FreshHuddle\App\Live\Speech\MySpeaking;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Materials\HandOutWay;
@@ -26,7 +27,6 @@ final readonly class StudentReader
     private const NOTICES = 3;
     /** Rooms in our own pages are there for whoever sits at the table, made or not. */
     private const HERE = ['here' => SourceKind::OwnRooms->value];
-    private const KINDS = ['first' => SourceKind::FIRST->value] + self::HERE;
     /**
      * The student's own seat (`:student`), and the members of its table `g`, on the floor of a grouping (`:grouping`).
      */
@@ -57,22 +57,28 @@ final readonly class StudentReader
          WHERE x.run_id = :run AND x.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent',
     ];
 
+    /** Whether the main session is muted, the student has the microphone, or has asked for it. */
+    private const SPEAKING = 'SELECT jsonb_build_array(v.is_muted, COALESCE(v.speaker_id = :student, false), EXISTS (
+            SELECT 1 FROM speaking_wish w WHERE w.lesson_id = v.lesson_id AND w.student_id = :student))
+         FROM speaking v WHERE v.lesson_id = :lesson';
+
     public function __construct(private Connection $db)
     {
     }
 
     /**
      * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>,
-     *   aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>}
+     *   aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>,
+     *   speaking: MySpeaking}
      */
     public function around(StudentUser $student, ?string $roundId = null): array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT (SELECT jsonb_build_array(COALESCE(r.source, f.kind, :first), COALESCE(r.name, ''))
+            "SELECT (SELECT jsonb_build_array(COALESCE(r.source, f.kind), COALESCE(r.name, ''))
                 FROM school_class c LEFT JOIN room r ON r.class_id = c.id AND r.purpose = 'main'
                 LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
                 LEFT JOIN room_source f ON f.class_id = c.id WHERE c.id = :class
-                  AND (p.student_id IS NOT NULL OR COALESCE(r.source, f.kind, :first) = :here)) AS main,
+                  AND (p.student_id IS NOT NULL OR COALESCE(r.source, f.kind) = :here)) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student
                       AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
@@ -99,7 +105,8 @@ final readonly class StudentReader
                      FROM segment s JOIN hand_out h ON h.opens_with_id = s.id
                        JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id
                        AND c.student_id = :student
-                     WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone',
+                     WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone,
+                    ('.self::SPEAKING.') AS speaking',
             [
                 'class' => $student->classId,
                 'student' => $student->id,
@@ -108,7 +115,7 @@ final readonly class StudentReader
                 'most' => self::NOTICES,
                 'quiet' => '{'.implode(',', EventKind::quiet()).'}',
                 'notice' => EventKind::NoticeSaid->value,
-            ] + self::KINDS,
+            ] + self::HERE,
         );
         \assert(false !== $row);
         $row = new Row($row);
@@ -123,6 +130,7 @@ final readonly class StudentReader
             'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null,
             'otherDevice' => $row->textOrNull('other_device'),
             'alone' => self::alone(null === $row->textOrNull('alone') ? [] : $row->json('alone')),
+            'speaking' => MySpeaking::read(null === $row->textOrNull('speaking') ? [] : $row->json('speaking')),
         ];
     }
 
@@ -141,12 +149,12 @@ final readonly class StudentReader
         [$seat, $mates] = null === $runId ? self::SEATS_NOW : self::SEATS_THEN;
         $row = $this->db->fetchAssociative(
             "SELECT g.id, g.name, g.mark, g.seat, g.task, g.number,
-                    (SELECT jsonb_build_array(COALESCE(r.source, f.kind, :first), COALESCE(r.name, ''), r.opened_at,
+                    (SELECT jsonb_build_array(COALESCE(r.source, f.kind), COALESCE(r.name, ''), r.opened_at,
                         COALESCE(f.opened_by, ''), COALESCE(r.id::text, ''))
                       FROM school_class c LEFT JOIN room r ON r.group_id = g.id
                      LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
                      LEFT JOIN room_source f ON f.class_id = c.id WHERE c.id = :class
-                       AND (p.student_id IS NOT NULL OR COALESCE(r.source, f.kind, :first) = :here)) AS room,
+                       AND (p.student_id IS NOT NULL OR COALESCE(r.source, f.kind) = :here)) AS room,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id)
                       FROM work_copy c
                      JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id
@@ -166,7 +174,7 @@ final readonly class StudentReader
                           AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
                      FROM group_signal x WHERE x.round_id = :round AND x.group_id = g.id) AS signal
              FROM ({$seat}) g",
-            ['student' => $student->id, 'round' => $roundId, 'class' => $student->classId] + self::KINDS +
+            ['student' => $student->id, 'round' => $roundId, 'class' => $student->classId] + self::HERE +
                 (null === $runId ? ['grouping' => $groupingId] : ['run' => $runId]),
         );
         if (false === $row) {
@@ -273,22 +281,22 @@ final readonly class StudentReader
         $row =
             null === $groupingId
                 ? $this->db->fetchAssociative(
-                    "SELECT 'main' AS place, COALESCE(p.link, '') AS link, COALESCE(r.source, f.kind, :first) AS source
+                    "SELECT 'main' AS place, COALESCE(p.link, '') AS link, COALESCE(r.source, f.kind) AS source
                      FROM school_class c LEFT JOIN room r ON r.class_id = c.id AND r.purpose = 'main'
                        LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = :student
                        LEFT JOIN room_source f ON f.class_id = c.id
-                     WHERE c.id = :class AND (p.link <> '' OR COALESCE(r.source, f.kind, :first) = :here)",
-                    ['class' => $student->classId, 'student' => $student->id] + self::KINDS,
+                     WHERE c.id = :class AND (p.link <> '' OR COALESCE(r.source, f.kind) = :here)",
+                    ['class' => $student->classId, 'student' => $student->id] + self::HERE,
                 )
                 : $this->db->fetchAssociative(
-                    "SELECT g.id AS place, COALESCE(p.link, '') AS link, COALESCE(r.source, f.kind, :first) AS source
+                    "SELECT g.id AS place, COALESCE(p.link, '') AS link, COALESCE(r.source, f.kind) AS source
                      FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL
                        LEFT JOIN room r ON r.group_id = g.id
                        LEFT JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id
                        LEFT JOIN room_source f ON f.class_id = :class
                      WHERE s.grouping_id = :grouping AND s.student_id = :student
-                       AND (p.link <> '' OR COALESCE(r.source, f.kind, :first) = :here)",
-                    ['grouping' => $groupingId, 'class' => $student->classId, 'student' => $student->id] + self::KINDS,
+                       AND (p.link <> '' OR COALESCE(r.source, f.kind) = :here)",
+                    ['grouping' => $groupingId, 'class' => $student->classId, 'student' => $student->id] + self::HERE,
                 );
 
         return self::way($row);

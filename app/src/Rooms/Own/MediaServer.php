@@ -20,6 +20,7 @@ final readonly class MediaServer
     public const NO_SUCH_ROOM = 426;
     public const ROOM_EXISTS = 427;
     public const NO_SUCH_PARTICIPANT = 428;
+    public const NO_SUCH_SOUND = 430;
 
     public function __construct(
         private HttpClientInterface $mediaClient,
@@ -61,6 +62,18 @@ final readonly class MediaServer
     }
 
     /**
+     * Whether it answers within a second.
+     */
+    public function isUp(): bool
+    {
+        try {
+            return 'pong' === ($this->send(['janus' => 'ping'], 1)['janus'] ?? null);
+        } catch (MeetingServiceFailed) {
+            return false;
+        }
+    }
+
+    /**
      * Has a room made, unless it is there.
      *
      * @param array<string, mixed> $settings
@@ -86,16 +99,18 @@ final readonly class MediaServer
 
     /**
      * @param array<string, mixed> $message
+     * @param float|null           $longest seconds; null: as long as is usual
      *
      * @return array<array-key, mixed>
      *
      * @throws MeetingServiceFailed
      */
-    private function send(array $message): array
+    private function send(array $message, ?float $longest = null): array
     {
         try {
             $answer = $this->mediaClient
                 ->request('POST', '', [
+                    ...(null === $longest ? [] : ['max_duration' => $longest]),
                     'json' => $message + ['transaction' => bin2hex(random_bytes(6)), 'admin_secret' => $this->secret],
                 ])
                 ->toArray();

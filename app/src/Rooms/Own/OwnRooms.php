@@ -158,6 +158,24 @@ final readonly class OwnRooms implements RoomService
         );
     }
 
+    /**
+     * What a student says is sent on to nobody, or to everybody again.
+     *
+     * @param list<string> $sounds what the media server calls the sound they send
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function mute(string $room, string $student, array $sounds, bool $mute): void
+    {
+        foreach ($sounds as $mid) {
+            $this->media->request(
+                $room,
+                ['request' => 'moderate', 'id' => $student, 'mid' => $mid, 'mute' => $mute],
+                [MediaServer::NO_SUCH_ROOM, MediaServer::NO_SUCH_PARTICIPANT, MediaServer::NO_SUCH_SOUND],
+            );
+        }
+    }
+
     public function move(array $moves, array $among): void
     {
         foreach ($among as $room) {

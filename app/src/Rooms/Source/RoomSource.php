@@ -11,15 +11,13 @@ use FreshHuddle\Core\Rooms\RoomPermissions;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
- * Where the rooms of a class come from, and how new ones begin. Written by RoomSources.
+ * Where the rooms of a class come from, and how new ones begin: each class has one from its first moment. Written by
+ * RoomSources.
  */
 #[ORM\Entity]
 class RoomSource
 {
     public const NAMES = '{class} · {n} {group}';
-
-    #[ORM\Column(length: 20)]
-    public SourceKind $kind = SourceKind::FIRST;
 
     /** Of the names of groups' rooms. */
     #[ORM\Column(length: 120)]
@@ -50,6 +48,12 @@ class RoomSource
             ORM\OneToOne,
             ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly SchoolClass $class,
+        #[ORM\Column(length: 20)]
+        public SourceKind $kind,
+
+        /** Somebody has said so; otherwise it is as the class began. */
+        #[ORM\Column(options: ['default' => true])]
+        public bool $isChosen = false,
     ) {
     }
 

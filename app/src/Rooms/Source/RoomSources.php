@@ -11,22 +11,37 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Refused;
 use FreshHuddle\Core\Rooms\AddressPattern;
 use FreshHuddle\Core\Rooms\NamePattern;
+use FreshHuddle\Core\Rooms\SourceKind;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
  * Where the rooms of each class come from.
  */
 final readonly class RoomSources
 {
-    public function __construct(private EntityManagerInterface $em, private Transaction $transaction)
-    {
+    /**
+     * @param SourceKind $first where the rooms of new classes come from on this installation
+     */
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Transaction $transaction,
+        #[Autowire('%env(enum:'.SourceKind::class.':FIRST_ROOM_SOURCE)%')]
+        private SourceKind $first,
+    ) {
     }
 
     /**
-     * As it is kept, or as a class begins.
+     * A new class; the caller flushes.
      */
+    public function begin(SchoolClass $class): void
+    {
+        $this->em->persist(new RoomSource($class, $this->first));
+    }
+
     public function forClass(SchoolClass $class): RoomSource
     {
-        return $this->em->find(RoomSource::class, $class->id) ?? new RoomSource($class);
+        return $this->em->find(RoomSource::class, $class->id)
+            ?? throw new \LogicException("The class {$class->id} was made without a place for its rooms.");
     }
 
     public function view(SchoolClass $class): RoomSourceView
@@ -67,6 +82,7 @@ final readonly class RoomSources
 
         return $this->transaction->run(function () use ($class, $request): RoomSource {
             $source = $this->forClass($class);
+            $source->isChosen = true;
             $source->kind = $request->kind ?? $source->kind;
             $source->namePattern = trim($request->namePattern ?? $source->namePattern);
             $source->addressPattern = trim($request->addressPattern ?? $source->addressPattern);
@@ -75,7 +91,6 @@ final readonly class RoomSources
             $source->mayRecord = $request->mayRecord ?? $source->mayRecord;
             $source->mayShareScreen = $request->mayShareScreen ?? $source->mayShareScreen;
             $source->mayWrite = $request->mayWrite ?? $source->mayWrite;
-            $this->em->persist($source);
 
             return $source;
         });
@@ -86,11 +101,11 @@ final readonly class RoomSources
      */
     public function goOn(SchoolClass $from, SchoolClass $to): void
     {
-        $was = $this->em->find(RoomSource::class, $from->id);
-        if (null === $was || null !== $this->em->find(RoomSource::class, $to->id)) {
+        [$was, $source] = [$this->forClass($from), $this->forClass($to)];
+        if (!$was->isChosen || $source->isChosen) {
             return;
         }
-        $source = new RoomSource($to);
+        $source->isChosen = true;
         [$source->kind, $source->namePattern, $source->openedBy, $source->life] = [
             $was->kind,
             $was->namePattern,
@@ -105,7 +120,6 @@ final readonly class RoomSources
         // An address that follows a pattern with the class in it is another class's own; one without it would be the
         // same room.
         $source->addressPattern = str_contains($was->addressPattern, '{class}') ? $was->addressPattern : '';
-        $this->em->persist($source);
         $this->em->flush();
     }
 

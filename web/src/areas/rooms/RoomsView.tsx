@@ -273,7 +273,7 @@ export function RoomsView({
     <div className="floor-paper flex-1 overflow-y-auto px-5 py-5">
       <SourceBar classId={lesson.classId} />
       <div className="mt-4 flex flex-wrap gap-3">
-        {sourceOf(source).hasLink && (
+        {(sourceOf(source).hasLink || sourceOf(source).isHere) && (
           <Button look={sourceOf(source).isPasted ? 'plain' : 'quiet'} onClick={() => onPasting(true)}>
             {m.rooms_paste()}
           </Button>

@@ -46,6 +46,7 @@ function now(more: Partial<Now> = {}): Now {
     notices: [],
     signUp: null,
     over: false,
+    speaking: { muted: false, given: false, asked: false },
     ...more,
   };
 }

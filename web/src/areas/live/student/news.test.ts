@@ -27,6 +27,7 @@ const now: Now = {
   notices: [notice(4, 'Two minutes left.')],
   signUp: null,
   over: false,
+  speaking: { muted: false, given: false, asked: false },
 };
 const moments = {
   lookFrom: 8,

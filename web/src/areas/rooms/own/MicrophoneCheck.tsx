@@ -5,6 +5,7 @@ import { Choice } from '../../../ui/fields/Choice';
 import * as m from '#messages';
 import { chooseMicrophone, chosenMicrophone, microphones, MicrophoneFailed, openMicrophone } from './microphone';
 import type { MicrophoneProblem } from './microphone';
+import type { Outcome } from './roomStay';
 
 interface Tried {
   track: MediaStreamTrack | null;
@@ -91,9 +92,20 @@ function HearYourself({ track }: { track: MediaStreamTrack }) {
   );
 }
 
-export function MicrophoneCheck({ busy, onDone }: { busy: boolean; onDone: (withMicrophone: boolean) => void }) {
+export function MicrophoneCheck({
+  busy,
+  onOutcome,
+  onDone,
+}: {
+  busy: boolean;
+  onOutcome: (outcome: Outcome) => void;
+  onDone: (withMicrophone: boolean) => void;
+}) {
   const [device, setDevice] = useState(chosenMicrophone());
   const { track, problem } = useTriedMicrophone(device);
+  useEffect(() => {
+    if (track !== null || problem !== null) onOutcome(problem ?? 'works');
+  }, [track, problem, onOutcome]);
   const [all, setAll] = useState<MediaDeviceInfo[]>([]);
   useEffect(() => {
     // What they are called is told once one of them may be used.

@@ -1,4 +1,5 @@
 // What one can do in a room: speak, show something, leave.
+import type { ReactNode } from 'react';
 import * as m from '#messages';
 import { Button } from '../../../ui/Button';
 import type { RoomStay, StayState } from './roomStay';
@@ -10,23 +11,28 @@ export function RoomControls({
   stay,
   state,
   mayShare,
+  muted,
   onLeave,
 }: {
   stay: RoomStay;
   state: StayState;
   mayShare: boolean;
+  /** Where they may not speak: what stands instead of the button that unmutes. */
+  muted?: ReactNode;
   onLeave: () => void;
 }) {
   const isIn = state.call?.phase === 'in';
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <Button
-        className="grow px-4 py-3 font-semibold"
-        aria-pressed={state.isMicrophoneOn}
-        onClick={() => void stay.setMicrophone(!state.isMicrophoneOn)}
-      >
-        {state.isMicrophoneOn ? m.room_mute() : m.room_unmute()}
-      </Button>
+      {muted ?? (
+        <Button
+          className="grow px-4 py-3 font-semibold"
+          aria-pressed={state.isMicrophoneOn}
+          onClick={() => void stay.setMicrophone(!state.isMicrophoneOn)}
+        >
+          {state.isMicrophoneOn ? m.room_mute() : m.room_unmute()}
+        </Button>
+      )}
       {isIn && (
         <Button
           look="quiet"

@@ -18,6 +18,8 @@ export interface CallState {
   /** The teacher speaks to all rooms. */
   isSpokenTo: boolean;
   mayShare: boolean;
+  /** Whether the network lets sound through; null: not known yet. */
+  isReached: boolean | null;
 }
 
 /** One stay in one room. It ends when the line is cut; another is begun then. */
@@ -40,6 +42,7 @@ export class RoomCall {
       isSpeaking: false,
       isSpokenTo: false,
       mayShare: ticket.share,
+      isReached: null,
     };
   }
 
@@ -60,6 +63,7 @@ export class RoomCall {
     this.room = new RoomLink(line, { room: ticket.room, token: ticket.token }, ticket.me, {
       onChange: (state) => this.set(state),
       onEnd: (why) => this.end(why === 'kicked' ? 'kicked' : 'lost'),
+      onReach: (isReached) => this.set({ isReached }),
     });
     await this.room.join();
     this.set({ phase: 'in' });

@@ -18,6 +18,8 @@ interface Callbacks {
   onChange: (state: LinkState) => void;
   /** The server has removed this page, or the connection for sound is gone. */
   onEnd: (why: 'kicked' | 'cut') => void;
+  /** Whether the network lets sound through. */
+  onReach?: (isReached: boolean) => void;
 }
 
 type Description = 'on' | 'muted' | 'camera' | 'screen';
@@ -43,6 +45,7 @@ export class RoomLink {
   private picture: MediaStreamTrack | null = null;
   private interrupted: ReturnType<typeof setTimeout> | undefined;
   private isOver = false;
+  private hasConnected = false;
 
   constructor(
     private readonly line: Line,
@@ -71,8 +74,9 @@ export class RoomLink {
   }
 
   /**
-   * Sends what a microphone hears; from the second time on, another one in its place, or the same one as it is now. What
-   * is sent is a copy, which ends with this room; the microphone itself goes along to the next. One call after the other.
+   * Sends what a microphone hears; from the second time on, another one in its place, or the same one as it is now.
+   * What is sent is a copy, which ends with this room; the microphone itself goes along to the next. One call after the
+   * other.
    */
   async sendMicrophone(microphone: MediaStreamTrack, isOn: boolean): Promise<void> {
     const before = this.microphone;
@@ -285,7 +289,14 @@ export class RoomLink {
 
   private watchIce(state: RTCIceConnectionState): void {
     clearTimeout(this.interrupted);
-    if (state === 'failed') this.end('cut');
+    if (state === 'failed') {
+      if (!this.hasConnected) this.callbacks.onReach?.(false);
+      this.end('cut');
+    }
+    if (state === 'connected' && !this.hasConnected) {
+      this.hasConnected = true;
+      this.callbacks.onReach?.(true);
+    }
     if (state === 'disconnected') this.interrupted = setTimeout(() => this.end('cut'), patience);
   }
 

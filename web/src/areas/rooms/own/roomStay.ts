@@ -2,13 +2,15 @@
 import { chosenMicrophone, MicrophoneFailed, openMicrophone, type MicrophoneProblem } from './microphone';
 import { RoomCall, type CallState, type Ticket } from './roomCall';
 
+export type Outcome = MicrophoneProblem | 'unreachable' | 'works';
+
 export interface StayState {
   /** Whoever is here has pressed Join, and follows from room to room. */
   isJoined: boolean;
   isMicrophoneOn: boolean;
   shares: 'camera' | 'screen' | null;
-  /** `elsewhere`: the room is open on another page of theirs. */
-  problem: MicrophoneProblem | 'elsewhere' | null;
+  /** `elsewhere`: the room is open on another page of theirs; `unreachable`: the network lets no sound through. */
+  problem: MicrophoneProblem | 'elsewhere' | 'unreachable' | null;
   /** The place this page is in, or on its way to; null: nowhere. */
   place: string | null;
   call: CallState | null;
@@ -40,8 +42,14 @@ export class RoomStay {
   private press = 0;
   private wish = 0;
 
-  /** @param requestTicket gives what lets this page into a room, at once */
-  constructor(private readonly requestTicket: (place: string) => Promise<Ticket>) {}
+  /**
+   * @param requestTicket gives what lets this page into a room, at once
+   * @param onOutcome     hears whether this device can send sound, whenever that is another than before
+   */
+  constructor(
+    private readonly requestTicket: (place: string) => Promise<Ticket>,
+    private readonly onOutcome: (outcome: Outcome) => void = () => undefined,
+  ) {}
 
   readonly subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -144,6 +152,10 @@ export class RoomStay {
 
   private handleCall(call: CallState): void {
     this.set({ call });
+    if (call.isReached !== null && call.isReached === (this.state.problem === 'unreachable')) {
+      this.set({ problem: call.isReached ? null : 'unreachable' });
+      this.onOutcome(call.isReached ? 'works' : 'unreachable');
+    }
     if (call.phase === 'lost') this.retry(0);
     if (call.phase === 'kicked') {
       // The page that was opened later stays in the room: two pages would remove each other for ever.
@@ -191,10 +203,13 @@ export class RoomStay {
       this.microphone?.stop();
       this.microphone = track;
       this.set({ problem: null });
+      this.onOutcome('works');
       this.tellMicrophone(isOn);
     } catch (problem) {
       if (wish !== this.wish) return;
-      this.set({ isMicrophoneOn: false, problem: problem instanceof MicrophoneFailed ? problem.why : 'other' });
+      const why = problem instanceof MicrophoneFailed ? problem.why : 'other';
+      this.set({ isMicrophoneOn: false, problem: why });
+      this.onOutcome(why);
     }
   }
 

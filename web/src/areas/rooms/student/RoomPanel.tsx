@@ -11,7 +11,8 @@ import { RoomControls } from '../own/RoomControls';
 import { RoomPeople } from '../own/RoomPeople';
 import type { StayState } from '../own/roomStay';
 import { useComingsAndGoings } from '../own/useComingsAndGoings';
-import { roomStay } from './stay';
+import { AskToSpeak } from './AskToSpeak';
+import { roomStay, tellOutcome } from './stay';
 
 type Now = Schema['StudentNow'];
 
@@ -22,10 +23,16 @@ interface Props {
   serverNow: number;
 }
 
+const mayNotSpeak = ({ speaking }: Now) => speaking.muted && !speaking.given;
+
 /** Follows the student from room to room, whatever the page shows meanwhile. */
 function RoomKeeper({ now, phase, serverNow }: Props) {
   const place = placeOf(now, phase, serverNow);
   useEffect(() => roomStay.follow(place, place === MAIN), [place]);
+  const isMuted = place === MAIN && mayNotSpeak(now);
+  useEffect(() => {
+    if (isMuted) void roomStay.setMicrophone(false);
+  }, [isMuted]);
   return null;
 }
 
@@ -41,9 +48,10 @@ function Join({ isMain, isYoung, problem }: { isMain: boolean; isYoung: boolean;
     return (
       <MicrophoneCheck
         busy={busy}
+        onOutcome={tellOutcome}
         onDone={(withMicrophone) => {
           noteMicrophoneTried();
-          join(withMicrophone);
+          join(withMicrophone && !isMain);
         }}
       />
     );
@@ -72,6 +80,11 @@ function Join({ isMain, isYoung, problem }: { isMain: boolean; isYoung: boolean;
           {m.room_joinListening()}
         </Button>
       )}
+      {isMain && !isYoung && !isMicrophoneTried() && (
+        <Button look="quiet" className="self-center" onClick={() => setIsChecking(true)}>
+          {m.room_tryMicrophone()}
+        </Button>
+      )}
       {problem !== null && <p role="alert">{m.room_problem({ key: problem })}</p>}
     </div>
   );
@@ -84,7 +97,7 @@ function statusOf(stay: StayState, others: number): string {
   return others === 0 ? m.room_nobodyYet() : m.room_with();
 }
 
-function Inside({ stay }: { stay: StayState }) {
+function Inside({ stay, speaking }: { stay: StayState; speaking: Schema['MySpeaking'] | null }) {
   const { call } = stay;
   const people = call?.people;
   const others = useMemo(() => [...(people?.values() ?? [])], [people]);
@@ -113,7 +126,18 @@ function Inside({ stay }: { stay: StayState }) {
         </Button>
       )}
       {stay.problem !== null && <p role="alert">{m.room_problem({ key: stay.problem })}</p>}
-      <RoomControls stay={roomStay} state={stay} mayShare={call?.mayShare ?? false} onLeave={() => roomStay.leave()} />
+      {speaking?.given === true && (
+        <p role="alert" className="bg-attention px-2 py-1 font-semibold text-on-accent">
+          {m.room_yours()}
+        </p>
+      )}
+      <RoomControls
+        stay={roomStay}
+        state={stay}
+        mayShare={call?.mayShare ?? false}
+        muted={speaking?.muted === true && !speaking.given ? <AskToSpeak speaking={speaking} /> : undefined}
+        onLeave={() => roomStay.leave()}
+      />
     </section>
   );
 }
@@ -124,7 +148,7 @@ function SeenRoom({ now, phase, serverNow }: Props) {
   const place = placeOf(now, phase, serverNow);
   if (place === null) return null;
   return stay.isJoined && stay.problem !== 'elsewhere' ? (
-    <Inside stay={stay} />
+    <Inside stay={stay} speaking={place === MAIN ? now.speaking : null} />
   ) : (
     <Join isMain={place === MAIN} isYoung={now.young !== null} problem={stay.problem} />
   );

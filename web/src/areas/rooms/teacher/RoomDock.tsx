@@ -10,6 +10,7 @@ import { RoomControls } from '../own/RoomControls';
 import { RoomPeople } from '../own/RoomPeople';
 import { RoomStay } from '../own/roomStay';
 import { useComingsAndGoings } from '../own/useComingsAndGoings';
+import { SpeakingBar } from './SpeakingBar';
 import { useTeacherRoom, setTeacherRoom } from './teacherRoom';
 
 type Lesson = Schema['LessonView'];
@@ -79,6 +80,7 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
         </Button>
       )}
       {state.problem !== null && <p role="alert">{m.room_problem({ key: state.problem })}</p>}
+      {place === MAIN && <SpeakingBar lesson={lesson} />}
       {speaks ? (
         <RoomControls stay={stay} state={state} mayShare onLeave={() => setTeacherRoom(null)} />
       ) : (
