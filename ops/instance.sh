@@ -274,10 +274,21 @@ media_ports() {
     local first=$((20000 + PORT % 1000 / 10 * 400))
     echo "${RTP:-$first-$((first + 399))}"
 }
+# How many of the UDP ports for sound somebody else has.
+media_ports_taken() {
+    ss -Hulpn 2>/dev/null | awk -v range="$(media_ports)" '
+        BEGIN { split(range, port, "-") }
+        { n = split($4, part, ":"); if (part[n] >= port[1] + 0 && part[n] <= port[2] + 0 && !/"janus"/) taken++ }
+        END { print taken + 0 }'
+}
 # Why there are no rooms of our own on this machine; nothing where there are.
 media_missing() {
+    local first last
     command -v janus >/dev/null || { echo "the package janus is not installed"; return; }
     [ -n "$(media_interface)" ] || { echo "this machine has no network address but its own"; return; }
+    IFS=- read -r first last <<<"$(media_ports)"
+    [ $((last - first)) -ge 3 ] || { echo "the UDP ports $first-$last are too few: two for each person, choose more with --rtp"; return; }
+    [ "$(media_ports_taken)" -lt $(((last - first) / 2)) ] || { echo "other programs use the UDP ports $first-$last: choose others with --rtp"; return; }
 }
 write_media_configuration() {
     local user=$1 template nat=

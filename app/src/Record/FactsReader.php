@@ -35,6 +35,7 @@ final readonly class FactsReader
         private RunReader $floors,
         private ClassReader $classes,
         private KeptRecords $kept,
+        private SpeechReader $speech,
     ) {
     }
 
@@ -70,6 +71,7 @@ final readonly class FactsReader
             $writing->writing,
             $writing->progress,
             array_values(array_filter($writing->exits, static fn ($exit): bool => isset($ids[$exit->student]))),
+            $this->speech->read($lesson, $ids),
         );
     }
 

@@ -32,6 +32,7 @@ final readonly class StudentRecordView
         public int $passed,
         public int $exitAnswered,
         public int $exitOf,
+        public int $spokenMs,
         public array $strip,
         public array $wrote,
     ) {
@@ -60,6 +61,7 @@ final readonly class StudentRecordView
             $one->passed,
             $one->exitAnswered,
             $one->exitOf,
+            $one->spokenMs,
             $strip,
             $wrote,
         );

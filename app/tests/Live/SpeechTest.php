@@ -125,6 +125,43 @@ final class SpeechTest extends AppTestCase
         self::assertSame(['main' => 120_000], $this->spoken($ben), 'nobody speaks for ten minutes without a breath');
     }
 
+    public function test_the_record_says_how_long_everybody_spoke(): void
+    {
+        $this->begin();
+        [$ada, $ben] = $this->students;
+        $this->command($this->lesson->text('id'), 'sendOut')->is(200);
+        $now = (int) (microtime(true) * 1_000) - 60_000;
+        foreach (['main' => 3_000, $this->lesson->text('floor.groups.0.id') => 4_000] as $place => $ms) {
+            $room = $this->room($place);
+            $this->heard('published', $ada, $room, $now, [['type' => 'audio', 'mid' => '0']]);
+            $this->heard('talking', $ada, $room, $now);
+            $this->heard('stopped-talking', $ada, $room, $now + $ms);
+        }
+        $record = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id').'/record')->is(200);
+        $spoken = array_column($record->list('students'), 'spokenMs', 'student');
+        self::assertSame([7_000, 0], [$spoken[$ada], $spoken[$ben]]);
+    }
+
+    public function test_the_teacher_sees_before_the_lesson_who_cannot_be_heard(): void
+    {
+        $ada = $this->begin();
+        $ben = $this->join($this->lesson, $this->students[1]);
+        self::assertArrayNotHasKey('microphoneUntried', $this->findings(), 'nobody was asked to yet');
+        $this->asStudent($ada);
+        $this->ask('PUT', '/api/student/microphone', ['outcome' => 'works'])->is(204);
+        self::assertStringContainsString('Student B', $this->findings()['microphoneUntried'] ?? '');
+        $this->asStudent($ben);
+        $this->ask('PUT', '/api/student/microphone', ['outcome' => 'unreachable'])->is(204);
+        $findings = $this->findings();
+        self::assertArrayNotHasKey('microphoneUntried', $findings);
+        self::assertStringContainsString('Student B', $findings['soundUnreachable'] ?? '');
+        $this->asStudent($ben);
+        $this->ask('PUT', '/api/student/microphone', ['outcome' => 'works'])->is(204);
+        self::assertArrayNotHasKey('soundUnreachable', $this->findings());
+        $this->asStudent($ben);
+        $this->ask('PUT', '/api/student/microphone', ['outcome' => 'loud'])->is(422);
+    }
+
     public function test_nothing_is_counted_in_another_class_or_of_nobody(): void
     {
         $this->begin();
@@ -140,6 +177,19 @@ final class SpeechTest extends AppTestCase
             $this->heard($what, $nobody, $this->room('main'), $now, [['type' => 'audio', 'mid' => '0']]);
         }
         self::assertSame([], $this->spoken($nobody));
+    }
+
+    /**
+     * @return array<string, string> what they say, by what was found
+     */
+    private function findings(): array
+    {
+        $findings = [];
+        foreach (array_keys($this->again()->list('findings')) as $i) {
+            $findings[$this->again()->text("findings.{$i}.check")] = $this->again()->text("findings.{$i}.says");
+        }
+
+        return $findings;
     }
 
     /**

@@ -11,6 +11,7 @@ use FreshHuddle\Core\Record\Fact\ProgressFact;
 use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\Fact\SegmentFact;
 use FreshHuddle\Core\Record\Fact\SignFact;
+use FreshHuddle\Core\Record\Fact\SpeechFact;
 use FreshHuddle\Core\Record\Fact\StudentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
 use FreshHuddle\Core\Record\Fact\WritingFact;
@@ -33,6 +34,7 @@ final readonly class Facts
      * @param list<WritingFact>  $writing
      * @param list<ProgressFact> $progress
      * @param list<ExitFact>     $exits
+     * @param list<SpeechFact>   $speech   in no order: one for each student and place
      */
     public function __construct(
         public int $begunAt,
@@ -47,6 +49,7 @@ final readonly class Facts
         public array $writing = [],
         public array $progress = [],
         public array $exits = [],
+        public array $speech = [],
     ) {
     }
 

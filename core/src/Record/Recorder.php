@@ -11,6 +11,7 @@ use FreshHuddle\Core\Record\Fact\GroupFact;
 use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\Fact\SeatFact;
 use FreshHuddle\Core\Record\Fact\SignFact;
+use FreshHuddle\Core\Record\Fact\SpeechFact;
 use FreshHuddle\Core\Record\Fact\StudentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
 use FreshHuddle\Core\Record\Fact\WritingFact;
@@ -78,6 +79,7 @@ final class Recorder
         $seen = array_filter($this->signs[$id] ?? [], static fn (SignFact $sign): bool => $sign->place->isSeen());
         $exits = array_filter($this->facts->exits, static fn ($exit): bool => $exit->student === $id);
         $called = array_filter($this->facts->calledOn, static fn (CalledOnFact $one): bool => $one->student === $id);
+        $speech = array_filter($this->facts->speech, static fn (SpeechFact $one): bool => $one->student === $id);
         $passed = \count(array_filter($called, static fn (CalledOnFact $one): bool => $one->passed));
         $last = [] === $seats ? null : $seats[array_key_last($seats)][1];
 
@@ -103,6 +105,7 @@ final class Recorder
             $passed,
             array_sum(array_map(static fn ($exit): int => $exit->answered, $exits)),
             array_sum(array_map(static fn ($exit): int => $exit->of, $exits)),
+            array_sum(array_map(static fn (SpeechFact $one): int => $one->ms, $speech)),
             $this->strip($presence, $seats),
         );
     }

@@ -22,6 +22,7 @@ final readonly class StudentFigures
      * @param int             $calls       how often they asked for help
      * @param int             $calledOn    how often they were called on and did not pass
      * @param int             $passed      how often they passed
+     * @param int             $spokenMs    how long they spoke, in rooms of our own
      * @param list<StripSpan> $strip       from the beginning of the lesson to its end, without a gap
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class StudentFigures
         public int $passed,
         public int $exitAnswered,
         public int $exitOf,
+        public int $spokenMs,
         public array $strip,
     ) {
     }

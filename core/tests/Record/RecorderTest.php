@@ -13,6 +13,7 @@ use FreshHuddle\Core\Record\Fact\ProgressFact;
 use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\Fact\SeatFact;
 use FreshHuddle\Core\Record\Fact\SignFact;
+use FreshHuddle\Core\Record\Fact\SpeechFact;
 use FreshHuddle\Core\Record\Fact\StudentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
 use FreshHuddle\Core\Record\Fact\WritingFact;
@@ -213,7 +214,7 @@ final class RecorderTest extends TestCase
         $chance = new Randomizer(new Xoshiro256StarStar($seed));
         $end = $chance->getInt(50, 2_000);
         $names = array_map(static fn (int $i): string => "s{$i}", range(1, $chance->getInt(1, 6)));
-        $runs = $signs = $calls = $visits = $called = $writing = $progress = $exits = $groupIds = [];
+        $runs = $signs = $calls = $visits = $called = $writing = $progress = $exits = $speech = $groupIds = [];
         $from = $chance->getInt(0, intdiv($end, 3));
         for ($r = 1, $last = $chance->getInt(0, 2); $r <= $last; ++$r) {
             $to = $chance->getInt($from + 1, max($from + 1, $r < 2 ? intdiv(2 * $end, 3) : $end));
@@ -271,6 +272,9 @@ final class RecorderTest extends TestCase
             \assert(\is_string($who));
             $called[] = new CalledOnFact($who, $at, 0 === $chance->getInt(0, 1));
             $exits[] = new ExitFact($who, $chance->getInt(0, 3), 3);
+            $where = $some(['main', 'corner', ...$groupIds]);
+            \assert(\is_string($where));
+            $speech[] = new SpeechFact($who, $where, $chance->getInt(0, $end));
         }
 
         return new Facts(
@@ -286,6 +290,7 @@ final class RecorderTest extends TestCase
             $writing,
             $progress,
             $exits,
+            $speech,
         );
     }
 }

@@ -166,6 +166,11 @@ final readonly class SecondRecorder
             $of += self::int($one, 'of');
         }
 
+        $spoken = 0;
+        foreach ($this->of('speech', $id) as $one) {
+            $spoken += self::int($one, 'ms');
+        }
+
         return [
             'student' => $id,
             'group' => [] === $seats ? null : $seats[\count($seats) - 1]['group'],
@@ -182,6 +187,7 @@ final readonly class SecondRecorder
             'passed' => $passed,
             'exitAnswered' => $answered,
             'exitOf' => $of,
+            'spokenMs' => $spoken,
             'strip' => $strip,
         ];
     }

@@ -5079,6 +5079,7 @@ export interface components {
             passed: number;
             exitAnswered: number;
             exitOf: number;
+            spokenMs: number;
             strip: number[][];
             wrote: number[];
         };

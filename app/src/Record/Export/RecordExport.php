@@ -53,7 +53,7 @@ final readonly class RecordExport
     {
         $head = array_map($this->word(...), [
             'name', 'group', 'arrived', 'group_minutes', 'in_place', 'elsewhere', 'away', 'put', 'share', 'places',
-            'calls', 'called_on', 'exit',
+            'calls', 'called_on', 'exit', 'spoke',
         ]);
         if ([] !== $rule->parts) {
             $head[] = $this->words->say(new Message('record.export.points', ['most' => $rule->most()]));
@@ -102,6 +102,7 @@ final readonly class RecordExport
             $value(Figure::Calls),
             $value(Figure::CalledOn),
             0 === $one->exitOf ? '' : $value(Figure::ExitAnswered)."/{$one->exitOf}",
+            [] === $record->facts->speech ? '' : Minutes::text($one->spokenMs),
         ];
     }
 

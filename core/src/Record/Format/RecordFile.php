@@ -19,6 +19,7 @@ use FreshHuddle\Core\Record\Fact\RunFact;
 use FreshHuddle\Core\Record\Fact\SeatFact;
 use FreshHuddle\Core\Record\Fact\SegmentFact;
 use FreshHuddle\Core\Record\Fact\SignFact;
+use FreshHuddle\Core\Record\Fact\SpeechFact;
 use FreshHuddle\Core\Record\Fact\StudentFact;
 use FreshHuddle\Core\Record\Fact\VisitFact;
 use FreshHuddle\Core\Record\Fact\WritingFact;
@@ -115,6 +116,8 @@ final readonly class RecordFile
             $facts->list('writing', self::writing(...), self::MOST),
             $facts->list('progress', self::progress(...), self::MOST),
             $facts->list('exits', self::exit(...), self::MOST_STUDENTS * 100),
+            // Files of before have none.
+            $facts->has('speech') ? $facts->list('speech', self::speech(...), self::MOST) : [],
         );
     }
 
@@ -151,6 +154,11 @@ final readonly class RecordFile
     private static function calledOn(RecordPart $one): CalledOnFact
     {
         return new CalledOnFact($one->text('student'), $one->int('at'), $one->bool('passed'));
+    }
+
+    private static function speech(RecordPart $one): SpeechFact
+    {
+        return new SpeechFact($one->text('student'), $one->text('place'), $one->int('ms', 0, self::LONGEST));
     }
 
     private static function writing(RecordPart $one): WritingFact

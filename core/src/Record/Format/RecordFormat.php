@@ -73,6 +73,7 @@ final readonly class RecordFormat
             'writing' => $facts->writing,
             'progress' => $facts->progress,
             'exits' => $facts->exits,
+            'speech' => $facts->speech,
         ];
     }
 

@@ -130,6 +130,11 @@ final readonly class RecordPart
         return $list;
     }
 
+    public function has(string $field): bool
+    {
+        return isset($this->data[$field]);
+    }
+
     public function wrong(string $field): UnreadableRecord
     {
         return UnreadableRecord::at($this->under($field));

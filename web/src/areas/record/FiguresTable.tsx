@@ -51,6 +51,16 @@ function columnsOf(record: RecordView, corrections: Map<string, Correction>): Co
     figure('slots', m.record_slots()),
     figure('calls', m.record_calls()),
     figure('calledOn', m.record_calledOnTimes()),
+    ...(record.students.some((one) => one.spokenMs > 0)
+      ? [
+          {
+            key: 'spoke',
+            title: m.record_spoke(),
+            value: (one: StudentRecord) => one.spokenMs,
+            text: (one: StudentRecord) => figureText('inPlaceMs', one.spokenMs),
+          },
+        ]
+      : []),
     ...(record.students.some((one) => one.exitOf > 0) ? [figure('exitAnswered', m.record_exit())] : []),
     ...(record.pointsRule.length === 0
       ? []
