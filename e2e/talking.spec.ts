@@ -1,5 +1,5 @@
 // Groups talk in rooms of our own: who hears whom, by the tones each page plays.
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { killHard, supervisor } from './support/machine';
 import { student, teacher, type Student } from './support/people';
@@ -79,14 +79,23 @@ class Talk {
   }
 }
 
-async function begin(browser: Browser, title: string, count: number, groups: string[]): Promise<Talk> {
+async function begin(
+  browser: Browser,
+  title: string,
+  count: number,
+  groups: string[],
+  prepare: (context: BrowserContext) => Promise<unknown> = () => Promise.resolve(),
+): Promise<Talk> {
   const t = await teacher(browser, 'light', (context) => giveTone(context, teachersTone));
   const lesson = await readyLesson(t, { name: title, students: names.slice(0, count), groups, rooms: 'ownRooms' });
   const people = await Promise.all(
     lesson.students.map(async ({ id, name }) => {
       const tone = tones[names.indexOf(name)] ?? 0;
       return {
-        ...(await student(browser, lesson.doorWord, name, 'light', (context) => giveTone(context, tone))),
+        ...(await student(browser, lesson.doorWord, name, 'light', async (context) => {
+          await giveTone(context, tone);
+          await prepare(context);
+        })),
         id,
         tone,
       };
@@ -114,6 +123,22 @@ test('two of a group hear each other, and nobody of another group', async ({ bro
   await ada.page.getByRole('button', { name: 'Mute' }).click();
   if (mate !== undefined) await expectTones(mate.page, all, []);
   await ada.page.getByRole('button', { name: 'Unmute' }).click();
+  await talk.expectGroups();
+});
+
+test('two whose network lets no UDP through hear each other by the relay', async ({ browser }) => {
+  const talk = await begin(browser, '9A Relay', 2, ['Quayside'], (context) =>
+    context.addInitScript(() => {
+      const Connection = window.RTCPeerConnection;
+      window.RTCPeerConnection = class extends Connection {
+        constructor(how?: RTCConfiguration) {
+          super({ ...how, iceTransportPolicy: 'relay' });
+        }
+      };
+    }),
+  );
+  await talk.give('sendOut');
+  await Promise.all(talk.people.map(join));
   await talk.expectGroups();
 });
 

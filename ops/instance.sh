@@ -1,12 +1,14 @@
 # An instance of Fresh Huddle: where it keeps its things, how it is set up, started and stopped.
 # Sourced by bin/start, bin/stop, bin/test and bin/bench. Needs ROOT (the checkout), FH_VAR (the instance's folder) and
-# PORT (the first of eight: application, stand-ins, PostgreSQL, publishing, mail taken, mail shown, media server for the
-# gate and for the application).
+# PORT (the first of nine: application, stand-ins, PostgreSQL, publishing, mail taken, mail shown, media server for the
+# gate and for the application, relay for sound).
 
 set -euo pipefail
 export FH_VAR
 STANDIN_PORT=$((PORT + 1)) PG_PORT=$((PORT + 2)) PUBLISH_PORT=$((PORT + 3))
 SMTP_PORT=$((PORT + 4)) MAILBOX_PORT=$((PORT + 5)) MEDIA_PORT=$((PORT + 6)) MEDIA_ADMIN_PORT=$((PORT + 7))
+# The relay is only there where somebody has said under which name pages find it (TURN).
+RELAY_PORT=${TURN_PORT:-$((PORT + 8))}
 LISTEN=${LISTEN:-127.0.0.1}
 RUN="/run/fresh-huddle-$PORT"
 PGBIN=/usr/lib/postgresql/15/bin
@@ -46,9 +48,9 @@ need_space() {
 need_ports() {
     local port
     is_running && return 0
-    for port in "$PORT" "$STANDIN_PORT" "$PG_PORT" "$PUBLISH_PORT" "$SMTP_PORT" "$MAILBOX_PORT" "$MEDIA_PORT" "$MEDIA_ADMIN_PORT"; do
+    for port in "$PORT" "$STANDIN_PORT" "$PG_PORT" "$PUBLISH_PORT" "$SMTP_PORT" "$MAILBOX_PORT" "$MEDIA_PORT" "$MEDIA_ADMIN_PORT" ${TURN:+"$RELAY_PORT"}; do
         if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
-            fail "port $port is used by another program. Choose another with --port N (N to N+7 are used)."
+            fail "port $port is used by another program. Choose another with --port N (N to N+8 are used)."
         fi
     done
 }
@@ -79,6 +81,7 @@ packages() {
         iproute2
     # Where the media server cannot be had, everything else works, with rooms elsewhere.
     (install_packages janus) 2>/dev/null || true
+    [ -z "${TURN:-}" ] || install_packages coturn
 }
 
 # $1: a name; the rest: files. True if they are not as they were when `stamp` was last called for the name.
@@ -187,7 +190,7 @@ write_settings() {
     (
         umask 077
         touch "$FH_VAR/secrets"
-        for name in APP TOKEN HOOK STREAM PORTAL MAILHOOK MEDIA MEDIATOKEN MEDIAROOM MEDIAHOOK MEDIAADDRESS; do
+        for name in APP TOKEN HOOK STREAM PORTAL MAILHOOK MEDIA MEDIATOKEN MEDIAROOM MEDIAHOOK MEDIAADDRESS RELAY; do
             grep -q "^$name=" "$FH_VAR/secrets" || printf '%s=%s\n' "$name" "$(secret)" >>"$FH_VAR/secrets"
         done
     )
@@ -220,6 +223,8 @@ return [
     'MEDIA_ROOM_KEY' => '$MEDIAROOM',
     'MEDIA_ADDRESS_SECRET' => '$MEDIAADDRESS',
     'MEDIA_HOOK_SECRET' => '$MEDIAHOOK',
+    'RELAY_ADDRESS' => '${TURN:+$TURN:$RELAY_PORT}',
+    'RELAY_SECRET' => '$RELAY',
     'FIRST_ROOM_SOURCE' => '$([ -z "$(media_missing)" ] && echo ownRooms || echo ownLinks)',
     'MEETING_URL' => 'http://127.0.0.1:$STANDIN_PORT',
     'MEETING_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
@@ -256,6 +261,7 @@ write_configuration() {
             "$template" >"$FH_VAR/conf/$name"
     done
     write_media_configuration "$user"
+    write_relay_configuration "$user"
     # What is not there is not started either.
     [ -z "$(media_missing)" ] || sed -i '/^\[program:media\]/,/^$/d' "$FH_VAR/conf/supervisord.conf"
     install -m 644 "$FH_VAR/conf/postgresql.conf" "$RUN/postgresql.conf"
@@ -303,6 +309,48 @@ write_media_configuration() {
     done
     chown -R "$user" "$RUN/media"
     chmod 600 "$RUN"/media/*
+}
+
+# The relay, for networks that let no UDP through: Debian's coturn. It takes whoever has a name and a password that the
+# application has signed for some hours, and brings them to our media server and nowhere else.
+media_address() { ip -4 -o addr show scope global up 2>/dev/null | awk '{ sub("/.*", "", $4); print $4; exit }'; }
+write_relay_configuration() {
+    local user=$1 first last own
+    rm -rf "$RUN/relay"
+    if [ -z "${TURN:-}" ] || [ -n "$(media_missing)" ]; then
+        sed -i '/^\[program:relay\]/,/^$/d' "$FH_VAR/conf/supervisord.conf"
+        return
+    fi
+    own=$(media_address)
+    IFS=- read -r first last <<<"$(media_ports)"
+    install -d -o "$user" -m 700 "$RUN/relay"
+    cat >"$RUN/relay/turnserver.conf" <<CONF
+listening-ip=$own
+listening-port=$RELAY_PORT
+relay-ip=$own
+min-port=$((last + 1))
+max-port=$((last + 1 + last - first))
+use-auth-secret
+static-auth-secret=$RELAY
+realm=fresh-huddle
+fingerprint
+no-tls
+no-dtls
+no-cli
+no-multicast-peers
+no-software-attribute
+allowed-peer-ip=$own
+denied-peer-ip=0.0.0.0-255.255.255.255
+user-quota=8
+${MEDIA_HOST:+external-ip=$MEDIA_HOST/$own
+allowed-peer-ip=$MEDIA_HOST
+}pidfile=$RUN/relay/turnserver.pid
+userdb=$RUN/relay/turndb
+log-file=stdout
+simple-log
+CONF
+    chown -R "$user" "$RUN/relay"
+    chmod 600 "$RUN/relay/turnserver.conf"
 }
 
 # What opens the control page of the stand-in meeting service.
@@ -395,6 +443,7 @@ bring_up() {
         control signal HUP nginx >/dev/null
         control restart application first-views gate >/dev/null
         control restart worker: >/dev/null
+        control update relay >/dev/null 2>&1 || true # it may be new, or no longer wanted
     fi
     start_all
 }

@@ -4540,6 +4540,11 @@ export interface components {
             /** @description The grouping this is about. */
             grouping?: string;
         };
+        RelayKey: {
+            urls: string;
+            username: string;
+            credential: string;
+        };
         /** @enum {string} */
         Remainder: "spread" | "larger" | "smaller";
         RemarkView: {
@@ -4611,6 +4616,7 @@ export interface components {
             token: string;
             share: boolean;
             voice: components["schemas"]["RoomKey"] | null;
+            relay: components["schemas"]["RelayKey"] | null;
         };
         RoomTried: {
             was: boolean;

@@ -33,6 +33,7 @@ final readonly class RoomAdmission
         private RoomSources $sources,
         private OwnRooms $rooms,
         private MediaAddress $address,
+        private Relay $relay,
     ) {
     }
 
@@ -63,6 +64,7 @@ final readonly class RoomAdmission
             $key->token,
             $room?->allowedHere()->under($this->sources->forClass($class)->allowed())->shareScreen ?? false,
             $isVoice ? null : $voice,
+            $this->relay->forParticipant($participant),
         );
     }
 

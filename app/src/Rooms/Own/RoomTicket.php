@@ -16,6 +16,7 @@ final readonly class RoomTicket
      * @param string          $room    what the media server calls the room
      * @param string          $token   opens it once
      * @param bool            $share   whether screens may be shared there
+     * @param RelayKey|null   $relay   for networks that let no UDP through; null: there is none
      * @param RoomKey|null    $voice   where the teacher speaks to all rooms; null: for whoever goes there to speak
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class RoomTicket
         public string $token,
         public bool $share,
         public ?RoomKey $voice,
+        public ?RelayKey $relay,
     ) {
     }
 }

@@ -104,9 +104,10 @@ export class Line {
 
   /**
    * @param address on this origin
+   * @param relay   for networks that let no UDP through
    * @param onLost  the connection is cut; nothing more can be sent
    */
-  static async open(address: string, onLost: () => void): Promise<Line> {
+  static async open(address: string, relay: RTCIceServer | null, onLost: () => void): Promise<Line> {
     await ready;
     const server = new URL(address, window.location.href);
     server.protocol = server.protocol === 'https:' ? 'wss:' : 'ws:';
@@ -114,7 +115,7 @@ export class Line {
       let isOpen = false;
       const session = new Client({
         server: server.href,
-        iceServers: [],
+        iceServers: relay === null ? [] : [relay],
         keepAlivePeriod: keepAlive,
         destroyOnUnload: true,
         success: () => {

@@ -54,7 +54,7 @@ export class RoomCall {
   /** @throws Error where nobody is let in */
   async enter(): Promise<void> {
     const { ticket } = this;
-    const line = await Line.open(ticket.address, () => this.end('lost'));
+    const line = await Line.open(ticket.address, ticket.relay ?? null, () => this.end('lost'));
     if (this.state.phase === 'out') {
       line.close();
       return;

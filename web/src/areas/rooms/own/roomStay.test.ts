@@ -85,6 +85,7 @@ const ticket = (place: string) => ({
   place,
   share: false,
   voice: null,
+  relay: null,
 });
 const moment = () => new Promise((done) => setTimeout(done, 20));
 const heard = () => {
