@@ -126,6 +126,81 @@ test('two of a group hear each other, and nobody of another group', async ({ bro
   await talk.expectGroups();
 });
 
+test('a camera or a screen is seen by the group while it is on, and by nobody else', async ({ browser }) => {
+  const talk = await begin(browser, '9A Camera', 3, ['Quayside', 'Millbrook'], (context) =>
+    context.addInitScript(() => {
+      // A screen that somebody would have chosen.
+      navigator.mediaDevices.getDisplayMedia = () => {
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [640, 400];
+        const paper = canvas.getContext('2d');
+        let n = 0;
+        setInterval(() => {
+          if (paper === null) return;
+          paper.fillStyle = `hsl(${String(n++ % 360)} 50% 50%)`;
+          paper.fillRect(0, 0, 640, 400);
+        }, 200);
+        return Promise.resolve(canvas.captureStream(5));
+      };
+    }),
+  );
+  await talk.give('sendOut');
+  await Promise.all(talk.people.map(join));
+  const group = talk.lesson.floor.groups.find(({ students }) => students.length === 2);
+  const [ada, ben] = talk.membersOf(group?.id ?? '');
+  const alone = talk.people.find((one) => one !== ada && one !== ben);
+  if (ada === undefined || ben === undefined || alone === undefined) throw new Error('Nobody came.');
+  await ada.page.getByRole('button', { name: 'Turn camera on' }).click();
+  const seen = async (of: string) => {
+    const picture = ben.page.getByLabel(`${of} of ${ada.name}`);
+    await expect(picture).toBeVisible();
+    await expect.poll(() => picture.evaluate((video: HTMLVideoElement) => video.videoWidth)).toBeGreaterThan(0);
+    await expect(ben.page.locator('video')).toHaveCount(1);
+    await expect(alone.page.locator('video')).toHaveCount(0);
+    await talk.expectGroups(); // and the sound goes on
+  };
+  await seen('Camera');
+  await ada.page.getByRole('button', { name: 'Turn camera off' }).click();
+  await expect(ben.page.locator('video')).toHaveCount(0);
+  await talk.expectGroups();
+  await ada.page.getByRole('button', { name: 'Share screen' }).click();
+  await seen('Screen');
+  await ada.page.getByRole('button', { name: 'Turn camera on' }).click();
+  await seen('Camera'); // one at a time
+  await talk.give('callBack', { seconds: 0 });
+  await expect(ben.page.locator('video')).toHaveCount(0);
+});
+
+for (const [name, words] of [
+  ['NotAllowedError', 'The browser isn’t allowed to use the microphone'],
+  ['NotFoundError', 'No microphone was found'],
+  ['NotReadableError', 'Another program is using the microphone'],
+] as const) {
+  test(`whoever has no microphone takes part all the same: ${name}`, async ({ browser }) => {
+    const talk = await begin(browser, `9A ${name}`, 2, ['Quayside'], async (context) => {
+      await context.addInitScript((why) => {
+        // The second of them: the first one's is asked for before theirs.
+        if (!document.cookie.includes('refused=1')) return;
+        navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', why));
+      }, name);
+    });
+    const [ada, ben] = talk.people;
+    if (ada === undefined || ben === undefined) throw new Error('Nobody came.');
+    await ben.page.evaluate(() => (document.cookie = 'refused=1; path=/'));
+    await ben.page.reload();
+    await talk.give('sendOut');
+    await join(ada);
+    await ben.page.getByRole('button', { name: 'Join your group' }).click();
+    await expect(ben.page.getByText(words)).toBeVisible();
+    await ben.page.getByRole('button', { name: 'Join without a microphone' }).click();
+    await expect(ben.page.locator('[data-room="in"]')).toBeVisible();
+    await expectTones(ben.page, all, [ada.tone]);
+    await expectTones(ada.page, all, []);
+    await expect(ada.page.getByRole('region', { name: 'Your room' }).getByText(ben.name)).toBeVisible();
+    await expect(ben.page.getByRole('button', { name: 'Unmute' })).toBeVisible();
+  });
+}
+
 test('two whose network lets no UDP through hear each other by the relay', async ({ browser }) => {
   const talk = await begin(browser, '9A Relay', 2, ['Quayside'], (context) =>
     context.addInitScript(() => {

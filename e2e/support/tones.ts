@@ -14,7 +14,9 @@ const heard = -50;
 /** Every page of this context has a microphone that plays one tone, and can be listened to. Before it opens. */
 export const giveTone = (context: BrowserContext, frequency: number) =>
   context.addInitScript((tone) => {
-    navigator.mediaDevices.getUserMedia = () => {
+    const open = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices);
+    navigator.mediaDevices.getUserMedia = (wanted) => {
+      if (wanted?.video !== undefined && wanted.video !== false) return open(wanted);
       const audio = new AudioContext({ sampleRate: 8_000 });
       const oscillator = audio.createOscillator();
       oscillator.frequency.value = tone;

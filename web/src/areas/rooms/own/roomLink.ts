@@ -272,7 +272,10 @@ export class RoomLink {
     for (const [mid, picture] of this.pictures) {
       const feed = this.feeds.get(mid);
       if (feed?.feed_id === undefined || feed.active === false) continue;
-      if (people.get(feed.feed_id)?.picture !== picture) people = changed(people, feed.feed_id, { picture });
+      const person = people.get(feed.feed_id);
+      // What was shown stays here for a while after it was switched off.
+      if (person !== undefined && person.shares !== null && person.picture !== picture)
+        people = changed(people, feed.feed_id, { picture });
     }
     this.set({ people });
   }
