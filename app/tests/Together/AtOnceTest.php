@@ -776,6 +776,7 @@ final class AtOnceTest extends TestCase
             'name' => 'At once '.substr(Uuid::v4()->toRfc4122(), 0, 8),
             'names' => $names,
         ])->text('id');
+        $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['kind' => 'meetingService'])->is(200);
         $lesson = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'At once', 'minutes' => 50]);
         $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', [
             'basedOn' => 0,

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Speech;
 
-use Symfony\Component\Validator\Constraints as Assert;
-
 /**
  * The body of a request: who may speak in the main session from now on.
  */
@@ -15,7 +13,7 @@ final readonly class SaveSpeaking
      * @param bool        $muted   everybody but the staff and the speaker
      * @param string|null $speaker the student who has the microphone; null: nobody
      */
-    public function __construct(public bool $muted, #[Assert\Uuid] public ?string $speaker = null)
+    public function __construct(public bool $muted, public ?string $speaker = null)
     {
     }
 }

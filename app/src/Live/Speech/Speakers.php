@@ -19,6 +19,7 @@ use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * Who may speak in the main session: everybody, or, once the teacher has muted it, whoever she gives the microphone.
@@ -63,7 +64,7 @@ final readonly class Speakers
             if (null !== $lesson->endedAt) {
                 throw LiveRefused::unusable('live.lesson_is_over');
             }
-            $speaker = null === $request->speaker ? null : $this->em->find(Student::class, $request->speaker);
+            $speaker = Uuid::isValid($request->speaker ?? '') ? $this->em->find(Student::class, $request->speaker) : null;
             if (null !== $request->speaker && ($speaker?->class !== $lesson->class || null !== $speaker->removedAt)) {
                 throw LiveRefused::unusable('live.no_such_student', 'speaker');
             }
