@@ -108,7 +108,7 @@ function Fields({
         />
       )}
       <Field
-        label={sourceOf(source).hasLink ? m.rooms_name() : m.rooms_placeName()}
+        label={sourceOf(source).hasLink || sourceOf(source).isHere ? m.rooms_name() : m.rooms_placeName()}
         error={errorOf('name')}
         value={name}
         maxLength={120}

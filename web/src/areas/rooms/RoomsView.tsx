@@ -33,6 +33,7 @@ const peopleIn = (lesson: Lesson, room: Room) =>
 
 /** Where it is, so far as that can be read. */
 function whereOf(room: Room): string {
+  if (sourceOf(room.source).isHere) return '';
   if (!sourceOf(room.source).hasLink) return m.rooms_place();
   if (room.link === null) return sourceOf(room.source).answers ? m.rooms_sources({ key: room.source }) : '';
   return room.link.replace(/^https?:\/\//u, '').replace(/\/$/u, '');

@@ -38,6 +38,12 @@ function nameOf(lesson: Lesson, place: string): string {
   );
 }
 
+function whereIs(lesson: Lesson, place: string, speaks: boolean): string {
+  if (place === MAIN) return speaks ? m.room_youAreInMain() : m.room_youHearMain();
+  const name = nameOf(lesson, place);
+  return speaks ? m.room_youAreIn({ name }) : m.room_youHear({ name });
+}
+
 /** Which room the teacher is in, with whom, and how to leave it. */
 export function RoomDock({ lesson }: { lesson: Lesson }) {
   const { place, speaks } = useTeacherRoom();
@@ -61,10 +67,10 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
     >
       <p className="flex items-center gap-2 font-semibold">
         {!speaks && <Ear className="size-5" />}
-        {speaks ? m.room_youAreIn({ name: nameOf(lesson, place) }) : m.room_youHear({ name: nameOf(lesson, place) })}
+        {whereIs(lesson, place, speaks)}
         {call?.phase !== 'in' && <span className="font-normal text-soft">{m.room_connecting()}</span>}
       </p>
-      <div className="flex min-w-0 flex-1 flex-wrap items-center gap-2">
+      <div className="flex max-h-32 min-w-0 flex-1 flex-wrap items-center gap-2 overflow-y-auto">
         {others.length > 0 ? (
           <RoomPeople people={others} />
         ) : (
