@@ -11,6 +11,8 @@ const names = [
   'Hye Park',
 ];
 
+/* global navigator, AudioContext -- of the page that is given a microphone */
+
 /** A microphone that hums, or, for those who listen to others, is silent. */
 const microphone = (context, loud) =>
   context.addInitScript((isLoud) => {

@@ -64,7 +64,8 @@ final readonly class Speakers
             if (null !== $lesson->endedAt) {
                 throw LiveRefused::unusable('live.lesson_is_over');
             }
-            $speaker = Uuid::isValid($request->speaker ?? '') ? $this->em->find(Student::class, $request->speaker) : null;
+            $id = $request->speaker ?? '';
+            $speaker = Uuid::isValid($id) ? $this->em->find(Student::class, $id) : null;
             if (null !== $request->speaker && ($speaker?->class !== $lesson->class || null !== $speaker->removedAt)) {
                 throw LiveRefused::unusable('live.no_such_student', 'speaker');
             }
