@@ -121,7 +121,9 @@ function Together({
         <p className="text-2xl font-bold">{m.student_now_until({ time: timeText(segment.endsAt) })}</p>
       )}
       <AloneWork now={now} onSheet={onSheet} />
-      {back && main && segment === null && <p className="text-lg">{m.student_now_microphones()}</p>}
+      {back && main && segment === null && now.mainSession.way !== 'here' && (
+        <p className="text-lg">{m.student_now_microphones()}</p>
+      )}
       {room}
       {way === 'press' && (
         <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>

@@ -30,14 +30,14 @@ const Earlier = lazily(() => import('../../materials/student/Earlier'));
 
 type Now = Schema['StudentNow'];
 
-function ComingBack({ seconds }: { seconds: number }) {
+function ComingBack({ seconds, now }: { seconds: number; now: Now }) {
   return (
     <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
       <p className="text-lg">{m.student_now_comingBack()}</p>
       <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
         <Duration seconds={seconds} />
       </p>
-      <p className="mt-1 text-sm">{m.student_now_microphones()}</p>
+      {now.mainSession.way !== 'here' && <p className="mt-1 text-sm">{m.student_now_microphones()}</p>}
     </div>
   );
 }
@@ -107,7 +107,7 @@ function Calls({ now, phase, serverNow, look, onSheet }: Omit<Shown, 'room'> & {
           <OtherDevice guest={now.otherDevice} onDone={look} />
         </Suspense>
       )}
-      {phase === 'comingBack' && <ComingBack seconds={seconds} />}
+      {phase === 'comingBack' && <ComingBack seconds={seconds} now={now} />}
       {phase === 'out' && aside !== null && !hasCome && (
         <Suspense>
           <AsideSoon aside={aside} serverNow={serverNow} />
