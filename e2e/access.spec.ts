@@ -2,6 +2,7 @@ import { expect } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { isOpenToAll } from './support/access';
 import { choose, find, student, tag, teacher } from './support/people';
+import { meetAtService } from './support/plan';
 import { test } from './support/test';
 
 for (const scheme of ['light', 'dark'] as const) {
@@ -38,6 +39,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(t.getByRole('heading', { name: `Eleven ${scheme}` })).toBeVisible();
     await isOpenToAll(t, 'class list');
     const doorWord = await t.getByRole('button', { name: /: show how to join$/ }).innerText();
+    await meetAtService(t, t.url().split('/').pop() ?? '');
     await t.getByLabel('What is the lesson about?').fill('Bends');
     await t.getByRole('button', { name: 'Create lesson' }).click();
     await expect(t.getByText('No groups yet.')).toBeVisible();
