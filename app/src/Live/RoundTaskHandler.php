@@ -21,11 +21,9 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
-use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
-use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Message;
 
@@ -91,9 +89,7 @@ final readonly class RoundTaskHandler implements TaskHandler
                     : null,
             };
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
-                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
-                : new GaveUp($e->says);
+            throw $e->tryAgain($task, self::MOST_TRIES, 300);
         } finally {
             $this->tasks->schedule(WatchTaskHandler::WATCH, $round->lesson->id);
             $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());

@@ -32,6 +32,7 @@ use FreshHuddle\Core\Ready\PlannedGroup;
 use FreshHuddle\Core\Ready\PlannedMaterial;
 use FreshHuddle\Core\Ready\PlannedPost;
 use FreshHuddle\Core\Ready\PlannedRoom;
+use FreshHuddle\Core\Ready\PlannedSound;
 use FreshHuddle\Core\Ready\SetUp\SetUpList;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
@@ -56,7 +57,6 @@ final readonly class PlanBuilder
         private DeliveryPlan $deliveries,
         private UsageReader $usage,
         private StandingLinks $standing,
-        private SoundReader $sound,
     ) {
     }
 
@@ -66,6 +66,7 @@ final readonly class PlanBuilder
      * @param SetUpList         $list        the same for this round
      * @param bool              $isSettingUp it is being done
      * @param list<string>      $inUse       places where somebody is: `main`, or the id of a group
+     * @param PlannedSound|null $sound       the class's, where it meets in our own pages
      */
     public function build(
         Round $round,
@@ -76,6 +77,7 @@ final readonly class PlanBuilder
         bool $isSettingUp,
         RoundParts $parts,
         array $inUse,
+        ?PlannedSound $sound,
     ): Plan {
         $floor = $parts->floor;
         $class = $round->lesson->class;
@@ -127,7 +129,7 @@ final readonly class PlanBuilder
             $round->lesson->talkOnly,
             [] === $groups ? AttributeView::toMixBy($students) : null,
             $source->kind->isPasted() ? \count($this->standing->forClass($class)) : 0,
-            $source->kind->isHere() ? $this->sound->forClass($class) : null,
+            $sound,
         );
     }
 

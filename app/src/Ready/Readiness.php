@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Order\RunningOrderView;
 use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Rooms\Source\RoomSources;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
@@ -26,6 +27,8 @@ final readonly class Readiness
         private RoundPartsReader $parts,
         private PlanBuilder $plans,
         private Words $words,
+        private RoomSources $sources,
+        private SoundReader $sound,
     ) {
     }
 
@@ -50,6 +53,8 @@ final readonly class Readiness
         RoundParts $parts,
         array $inUse = [],
     ): array {
+        $class = $shown->lesson->class;
+        $sound = $this->sources->forClass($class)->kind->isHere() ? $this->sound->forClass($class) : null;
         $plans = $rounds = [];
         foreach ($order->segments as $segment) {
             $round =
@@ -67,6 +72,7 @@ final readonly class Readiness
                     $isSettingUp,
                     $round === $shown ? $parts : $this->parts->read($round, $this->floors->now($round->grouping->id)),
                     $inUse,
+                    $sound,
                 );
                 $rounds[$number] = $segment->id;
             }

@@ -26,7 +26,9 @@ final readonly class SpeechReader
     public function read(Lesson $lesson, array $students): array
     {
         $speech = [];
-        $all = $this->em->getRepository(Spoken::class)->findBy(['lesson' => $lesson], ['student' => 'ASC', 'place' => 'ASC']);
+        $all = $this->em
+            ->getRepository(Spoken::class)
+            ->findBy(['lesson' => $lesson], ['student' => 'ASC', 'place' => 'ASC']);
         foreach ($all as $one) {
             if (isset($students[$one->student->id])) {
                 $speech[] = new SpeechFact($one->student->id, $one->place, $one->milliseconds);

@@ -120,9 +120,7 @@ final readonly class RoomTaskHandler implements TaskHandler
         try {
             $this->services->serviceFor($task->subject)->retire($task->subject);
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
-                ? new TryAgain($e->says, 500 * 2 ** $task->attempts)
-                : new GaveUp($e->says);
+            throw $e->tryAgain($task, self::MOST_TRIES, 500);
         }
     }
 

@@ -7,10 +7,8 @@ namespace FreshHuddle\App\Live\Admission;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Roster\Student;
-use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
-use FreshHuddle\App\Worker\TryAgain;
 
 /**
  * Checks rooms of our own as soon as something changes who belongs where.
@@ -47,9 +45,7 @@ final readonly class RoomGuardTaskHandler implements TaskHandler
                 ? $this->guard->check($task->subject)
                 : (null === $student ? null : $this->guard->removeStudent($student));
         } catch (MeetingServiceFailed $e) {
-            throw $task->attempts < self::MOST_TRIES
-                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
-                : new GaveUp($e->says);
+            throw $e->tryAgain($task, self::MOST_TRIES, 300);
         }
 
         return null;

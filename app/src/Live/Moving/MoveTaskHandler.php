@@ -15,11 +15,9 @@ use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
-use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
-use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Message;
@@ -68,9 +66,7 @@ final readonly class MoveTaskHandler implements TaskHandler
         try {
             return self::FETCH === $task->kind ? $this->fetch($round, $student) : $this->mover->move($round, $student);
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
-                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
-                : new GaveUp($e->says);
+            throw $e->tryAgain($task, self::MOST_TRIES, 300);
         } finally {
             $this->tasks->schedule(WatchTaskHandler::WATCH, $round->lesson->id);
         }

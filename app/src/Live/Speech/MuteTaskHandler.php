@@ -7,10 +7,8 @@ namespace FreshHuddle\App\Live\Speech;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
-use FreshHuddle\App\Worker\TryAgain;
 
 /**
  * Tells the media server who may speak in a main session.
@@ -45,9 +43,7 @@ final readonly class MuteTaskHandler implements TaskHandler
                 $this->speakers->enforce($lesson);
             }
         } catch (MeetingServiceFailed $e) {
-            throw $task->attempts < self::MOST_TRIES
-                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
-                : new GaveUp($e->says);
+            throw $e->tryAgain($task, self::MOST_TRIES, 300);
         }
 
         return null;

@@ -42,7 +42,9 @@ final readonly class Speakers
     {
         $speaking = $this->em->find(Speaking::class, $lesson->id);
         $asking = true === $speaking?->isMuted
-            ? $this->em->getRepository(SpeakingWish::class)->findBy(['lesson' => $lesson], ['at' => 'ASC', 'student' => 'ASC'])
+            ? $this->em
+                ->getRepository(SpeakingWish::class)
+                ->findBy(['lesson' => $lesson], ['at' => 'ASC', 'student' => 'ASC'])
             : [];
 
         return new SpeakingView(
@@ -147,7 +149,9 @@ final readonly class Speakers
         $query = 'DELETE FROM '.SpeakingWish::class.' w WHERE w.lesson = :lesson';
         null === $but
             ? $this->em->createQuery($query)->execute(['lesson' => $lesson])
-            : $this->em->createQuery($query.' AND w.student = :student')->execute(['lesson' => $lesson, 'student' => $but]);
+            : $this->em
+                ->createQuery($query.' AND w.student = :student')
+                ->execute(['lesson' => $lesson, 'student' => $but]);
     }
 
     private function tell(Lesson $lesson): void

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
+use FreshHuddle\App\Worker\GaveUp;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
@@ -47,5 +50,18 @@ final class MeetingServiceFailed extends Refused
     public static function nonsense(): self
     {
         return new self(new Message('rooms.service.nonsense'), true);
+    }
+
+    /**
+     * What a task does that was to use the service: try again, each time after twice as long, where that may help.
+     *
+     * @param int $most  tries, before it is given up
+     * @param int $first milliseconds
+     */
+    public function tryAgain(Task $task, int $most, int $first): TryAgain|GaveUp
+    {
+        return $this->worthRetrying && $task->attempts < $most
+            ? new TryAgain($this->says, $first * 2 ** $task->attempts)
+            : new GaveUp($this->says);
     }
 }
