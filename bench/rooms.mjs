@@ -1,16 +1,18 @@
-// Rooms of our own: how soon one hears and is heard, and what talking costs the server. People made by a script talk in
-// one browser; what the media server takes is read from its process.
+// Rooms of our own: how soon one hears and is heard, and what talking costs the server. People made by a script talk;
+// what the media server takes is read from its process.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
-import { base, comeIn, command, figures, lessonOf, must, signedIn, wait } from './support.mjs';
+import { address, bareServer } from './rooms/bare.mjs';
+import { studentsPage } from './rooms/page.mjs';
+import { Speaker } from './rooms/speaker.mjs';
+import { comeIn, command, figures, lessonOf, must, signedIn, wait } from './support.mjs';
 
 const run = process.env.FH_RUN;
 const seconds = Number(process.env.FH_SECONDS ?? 20);
 const sizes = (process.env.FH_SIZES ?? '28x6,120x30').split(',').map((one) => one.split('x').map(Number));
 
-const media = () =>
-  Number(execFileSync('supervisorctl', ['-s', `unix://${run}/supervisor.sock`, 'pid', 'media'], { encoding: 'utf8' }));
+const pidOf = (program) =>
+  Number(execFileSync('supervisorctl', ['-s', `unix://${run}/supervisor.sock`, 'pid', program], { encoding: 'utf8' }));
 const ticks = Number(execFileSync('getconf', ['CLK_TCK'], { encoding: 'utf8' }));
 /** Seconds of processor so far, and bytes of memory. */
 function cost(pid) {
@@ -18,15 +20,6 @@ function cost(pid) {
   const resident = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1];
   return { cpu: (Number(stat[11]) + Number(stat[12])) / ticks, memory: Number(resident) * 1024 };
 }
-
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium-headless-shell',
-  args: ['--no-sandbox', '--disable-gpu', '--autoplay-policy=no-user-gesture-required', '--mute-audio'],
-});
-const page = await (await browser.newContext()).newPage();
-page.on('pageerror', (problem) => console.error(problem.message));
-await page.goto(new URL('/student', base).href);
-await page.evaluate(readFileSync(new URL('rooms/speakers.js', import.meta.url), 'utf8'));
 
 const staff = await signedIn();
 
@@ -43,91 +36,154 @@ async function people(students, groups) {
 }
 
 const ticketOf = async ({ cookie }) => (await must('POST', '/api/student/room', { cookie })).json;
-const say = (what, value, aim = '') => console.log(`  ${what.padEnd(46)} ${value}${aim === '' ? '' : ` (aim ${aim})`}`);
+/** Who is in a room, by their id. */
+const speakers = new Map();
 
-/** From the press until somebody hears all others of a group of five, who talk. */
-async function hearing() {
-  const { lesson, groups } = await people(5, 1);
-  const [group] = groups;
-  await command(staff, lesson, { kind: 'sendOut' });
-  for (const one of group)
-    await page.evaluate(([id, ticket]) => window.enterRoom(id, ticket), [one.id, await ticketOf(one)]);
-  const times = [];
-  for (let i = 0; i < 40; i++) {
-    const one = group[i % group.length];
-    const began = performance.now();
-    const ticket = await ticketOf(one);
-    const asked = performance.now() - began;
-    const took = await page.evaluate(([id, t]) => window.enterAndHear(id, t, 4), [one.id, ticket]);
-    if (took === null) throw new Error('Somebody did not hear the others within 10 s.');
-    times.push(asked + took);
-  }
-  say('press to hearing, group of 5', figures(times), '99th 1,500');
-  await page.evaluate(() => window.leaveAll());
+async function enter(id, ticket, options) {
+  await speakers.get(id)?.leave();
+  const speaker = new Speaker(ticket, options);
+  speakers.set(id, speaker);
+  await speaker.enter();
+  return speaker;
 }
 
-/** All of a class come back to the main session at once. */
-async function callBack() {
-  const { lesson, groups } = await people(28, 6);
-  const all = groups.flat();
-  await command(staff, lesson, { kind: 'sendOut' });
-  for (const one of all)
-    await page.evaluate(([id, ticket]) => window.enterRoom(id, ticket), [one.id, await ticketOf(one)]);
-  await command(staff, lesson, { kind: 'callBack', seconds: 0 });
-  const began = performance.now();
-  await Promise.all(
-    all.map(async (one) =>
-      page.evaluate(([id, ticket]) => window.enterRoom(id, ticket), [one.id, await ticketOf(one)]),
-    ),
-  );
-  say('called back, 28: all in the main session', `${(performance.now() - began).toFixed(0)} ms`, '3,000');
-  await page.evaluate(() => window.leaveAll());
-}
-
-/** What so many cost while `talking` of each group talk. */
-async function load(students, count, talking) {
-  const { lesson, groups } = await people(students, count);
-  await command(staff, lesson, { kind: 'sendOut' });
-  const quiet = cost(media()).memory;
-  for (const one of groups.flat())
-    await page.evaluate(([id, ticket]) => window.enterRoom(id, ticket), [one.id, await ticketOf(one)]);
-  await page.evaluate(({ silent }) => silent.forEach((id) => window.talk(id, false)), {
-    silent: groups.flatMap((group) => group.slice(talking).map((one) => one.id)),
-  });
-  await wait(4_000);
-  const pid = media();
-  const [before, first] = [cost(pid), await page.evaluate(() => window.allStats())];
-  const began = performance.now();
-  await wait(seconds * 1_000);
-  const [after, last] = [cost(pid), await page.evaluate(() => window.allStats())];
-  const took = (performance.now() - began) / 1_000;
-  const kbit = (bytes) => ((8 * bytes) / 1_000 / took / students).toFixed(0);
-  console.log(`${students} in ${count} rooms, ${talking} talking in each`);
-  say(
-    'processor of the media server',
-    `${((100 * (after.cpu - before.cpu)) / took).toFixed(0)} % of a core`,
-    'under 100',
-  );
-  say(
-    'memory',
-    `${((after.memory - quiet) / 1e6 / students).toFixed(2)} MB for each student, ${(after.memory / 1e6).toFixed(0)} MB in all`,
-  );
-  say(
-    'for each student',
-    `${kbit(last.sentBytes - first.sentBytes)} kbit/s up, ${kbit(last.receivedBytes - first.receivedBytes)} down`,
-  );
-  say(
-    'streams that arrive',
-    `${last.streams}; packets ${last.received - first.received}, lost ${last.lost - first.lost}`,
-    'lost 0',
-  );
-  await page.evaluate(() => window.leaveAll());
+async function empty() {
+  await Promise.all([...speakers.values()].map((speaker) => speaker.leave()));
+  speakers.clear();
   await wait(1_000);
 }
 
+const say = (what, value, aim = '') => console.log(`  ${what.padEnd(46)} ${value}${aim === '' ? '' : ` (aim ${aim})`}`);
+
+/** From asking to be let in until all `mates` are heard. */
+async function untilHeard(one, mates, options) {
+  const speaker = await enter(one.id, await ticketOf(one), options);
+  for (const began = performance.now(); speaker.heard < mates; await wait(5))
+    if (performance.now() - began > 10_000) throw new Error('Somebody did not hear the others within 10 s.');
+}
+
+/** From the press on a student's page until it hears the other four of its group, who talk. */
+async function hearing() {
+  const { lesson, groups } = await people(5, 1);
+  const [[one, ...others]] = groups;
+  await command(staff, lesson, { kind: 'sendOut' });
+  for (const other of others) await enter(other.id, await ticketOf(other));
+  const page = await studentsPage(one.cookie);
+  const times = [];
+  for (let i = 0; i < 40; i++) times.push(await page.joins(others.length));
+  say('press to hearing, group of 5', figures(times), '99th 1,500');
+  await page.close();
+  await empty();
+}
+
+/** From the teacher's press that moves somebody until their page hears the others of the other group, who talk. */
+async function moves() {
+  const { lesson, groups } = await people(10, 2);
+  await command(staff, lesson, { kind: 'sendOut' });
+  const [one, ...others] = groups.flat();
+  for (const other of others) await enter(other.id, await ticketOf(other));
+  const page = await studentsPage(one.cookie);
+  const times = [];
+  for (let i = 0; i < 40; i++) {
+    const floor = (await must('GET', `/api/staff/lessons/${lesson.id}`, staff)).json.floor;
+    const to = floor.groups.find((group) => !group.students.includes(one.id));
+    const heard = page.hearsAnew(to.students.length);
+    await must('POST', `/api/staff/groupings/${floor.id}/edits`, {
+      ...staff,
+      body: { kind: 'seat', student: one.id, group: to.id, basedOn: floor.step },
+    });
+    times.push(await heard);
+    await wait(300);
+  }
+  say('moved, the press to hearing the other group', figures(times), '99th 1,000');
+  await page.close();
+  await empty();
+}
+
+/** All of a class come back to the main session at once, microphones off, and hear their teacher. */
+async function callBack(students, count) {
+  const { lesson, groups } = await people(students, count);
+  const all = groups.flat();
+  await command(staff, lesson, { kind: 'sendOut' });
+  for (const one of all) await enter(one.id, await ticketOf(one));
+  const teacher = (await must('POST', `/api/staff/lessons/${lesson.id}/rooms/main/enter`, { ...staff, body: {} })).json;
+  await enter('teacher', teacher);
+  await command(staff, lesson, { kind: 'callBack', seconds: 0 });
+  const began = performance.now();
+  const heard = await Promise.all(
+    all.map(async (one) => {
+      await untilHeard(one, 1, { isSilent: true });
+      return performance.now() - began;
+    }),
+  );
+  say(`called back, ${students}: all hear their teacher`, figures(heard), students > 28 ? '' : 'most 3,000');
+  await empty();
+}
+
+const stats = () =>
+  [...speakers.values()]
+    .map((speaker) => speaker.stats())
+    .reduce((sum, one) => Object.fromEntries(Object.entries(one).map(([name, value]) => [name, value + sum[name]])));
+
+/** What so many cost a media server while `talking` of each group talk. */
+async function measured(name, pid, quiet, groups, talking) {
+  const students = groups.flat().length;
+  for (const group of groups) for (const id of group.slice(talking)) speakers.get(id).talk(false);
+  await wait(5_000);
+  const gatePid = pidOf('gate');
+  const [before, gate, first] = [cost(pid), cost(gatePid), stats()];
+  const began = performance.now();
+  await wait(seconds * 1_000);
+  const [after, gateAfter, last] = [cost(pid), cost(gatePid), stats()];
+  const took = (performance.now() - began) / 1_000;
+  const core = (from, to) => `${((100 * (to.cpu - from.cpu)) / took).toFixed(0)} %`;
+  const kbit = (what) => ((8 * (last[what] - first[what])) / 1_000 / took / students).toFixed(0);
+  const isOurs = name === 'here';
+  say(
+    `${name}: processor`,
+    `${core(before, after)} of a core${isOurs ? `, and ${core(gate, gateAfter)} for the gate` : ''}`,
+    isOurs ? 'under 100' : '',
+  );
+  say(
+    '  memory',
+    `${((after.memory - quiet.memory) / 1e3 / students).toFixed(0)} kB for each, ${(after.memory / 1e6).toFixed(0)} MB in all`,
+  );
+  say('  for each', `${kbit('sentBytes')} kbit/s up, ${kbit('receivedBytes')} down`);
+  say(
+    '  streams that arrive',
+    `${last.streams}; ${last.received - first.received} packets of ${last.sent - first.sent} sent, lost ${last.lost - first.lost}`,
+    isOurs ? 'lost 0' : '',
+  );
+}
+
+async function load(students, count, talking) {
+  console.log(`${students} in ${count} rooms, ${talking === null ? 'all talk' : `${talking} in each talk`}`);
+  const { lesson, groups } = await people(students, count);
+  const ids = groups.map((group) => group.map((one) => one.id));
+  await command(staff, lesson, { kind: 'sendOut' });
+  const pid = pidOf('media');
+  const quiet = cost(pid);
+  for (const one of groups.flat()) await enter(one.id, await ticketOf(one));
+  await measured('here', pid, quiet, ids, talking ?? students);
+  await empty();
+  for (const isMixed of [false, true]) {
+    const server = await bareServer(run);
+    const empties = cost(server.pid);
+    for (const [number, group] of ids.entries()) {
+      const room = `bare-${number}`;
+      await server.makeRoom(room, isMixed);
+      for (const id of group) await enter(id, { address, room }, { isMixed });
+    }
+    await measured(isMixed ? 'bare, mixed' : 'bare, handed on', server.pid, empties, ids, talking ?? students);
+    await empty();
+    server.stop();
+    await wait(500);
+  }
+}
+
 await hearing();
-await callBack();
-for (const [students, count] of sizes) await load(students, count, students === 28 ? Math.ceil(students / count) : 1);
+await moves();
+for (const [students, count] of sizes) await callBack(students, count);
+for (const [students, count] of sizes) await load(students, count, students > 28 ? 1 : null);
 for (const [students, count] of sizes.filter(([many]) => many > 28)) await load(students, count, 2);
-await browser.close();
 process.exit(0);

@@ -18,6 +18,13 @@ const is = {
         ['on', 'muted', 'camera', 'screen'].includes(one.description) &&
         Object.keys(one).length === 2,
     ),
+  /** Which of the streams that come are sent on to this page. */
+  sending: (value) =>
+    Array.isArray(value) &&
+    value.length <= 100 &&
+    value.every(
+      (stream) => is.text(stream?.mid) && typeof stream.send === 'boolean' && Object.keys(stream).length === 2,
+    ),
   streams: (value) =>
     Array.isArray(value) &&
     value.length <= 100 &&
@@ -32,7 +39,7 @@ const is = {
 /** By request, what may stand in it. */
 const bodies = {
   join: { ptype: is.text, room: is.text, token: is.text, private_id: is.number, streams: is.streams },
-  configure: { descriptions: is.descriptions },
+  configure: { descriptions: is.descriptions, streams: is.sending },
   start: {},
   subscribe: { streams: is.streams },
 };

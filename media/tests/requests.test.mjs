@@ -151,9 +151,17 @@ describe('a page', () => {
         expect(requests.fromPage({ ...onHandle({ request: 'start' }), [name]: value })).toBeNull();
       requests.fromPage(onHandle({ request: 'subscribe', streams: value }));
       requests.fromPage(onHandle({ request: 'configure', descriptions: value }));
+      requests.fromPage(onHandle({ request: 'configure', streams: [value] }));
       requests.fromPage(onHandle({ request: 'configure' }, { jsep: value }));
       requests.fromPage({ ...onHandle({}), janus: 'trickle', candidate: value });
     }
+  });
+
+  it('says which of the pictures that come it wants, and nothing else of them', () => {
+    const wants = (stream) => requests.fromPage(onHandle({ request: 'configure', streams: [stream] }));
+    expect(wants({ mid: '1', send: false }).body).toEqual({ request: 'configure', streams: [{ mid: '1', send: false }] });
+    for (const other of [{ mid: '1' }, { mid: '1', send: 1 }, { mid: '1', send: true, substream: 2 }, null])
+      expect(wants(other)).toBeNull();
   });
 
   it('sends candidates, and their end', () => {

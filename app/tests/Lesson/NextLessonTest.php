@@ -29,9 +29,12 @@ final class NextLessonTest extends AppTestCase
         $this->ask('PUT', "/api/staff/classes/{$lesson->text('classId')}/room-source", [
             'kind' => 'classroom',
             'mayRecord' => true,
+            'takesIn' => true,
         ])->is(200);
         $other = $this->newLesson(4, '9H')->text('classId');
+        self::assertFalse($this->ask('GET', "/api/staff/classes/{$other}/room-source")->at('takesIn'));
         self::assertSame('classroom', $this->next($lesson, $other, $lesson->int('startsAt'))->text('roomSource'));
+        self::assertTrue($this->ask('GET', "/api/staff/classes/{$other}/room-source")->at('takesIn'));
 
         // A class that has one keeps it.
         $third = $this->newLesson(4, '9K')->text('classId');

@@ -1590,6 +1590,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/rooms/{place}/captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was typed in a room last */
+        get: operations["captionAt"];
+        put?: never;
+        /** Types what is said in a room, for those who are in it */
+        post: operations["captionSay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/rooms/{place}/enter": {
         parameters: {
             query?: never;
@@ -2669,6 +2687,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was typed last in the room where a student belongs now */
+        get: operations["captionMine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/classes/{doorWord}": {
         parameters: {
             query?: never;
@@ -3348,6 +3383,25 @@ export interface components {
         CalledView: {
             student: string;
             name: string;
+        };
+        CaptionMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "caption";
+            place: string;
+            caption: components["schemas"]["CaptionView"];
+            seq: number | null;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
+        CaptionView: {
+            id: number;
+            text: string;
+            at: number;
         };
         CarryOut: {
             digest: string;
@@ -4603,6 +4657,7 @@ export interface components {
             mayRecord: boolean;
             mayShareScreen: boolean;
             mayWrite: boolean;
+            takesIn: boolean;
             guessable: boolean;
             withTail: string | null;
         };
@@ -4753,6 +4808,7 @@ export interface components {
             mayRecord?: boolean | null;
             mayShareScreen?: boolean | null;
             mayWrite?: boolean | null;
+            takesIn?: boolean | null;
         };
         SaveSending: {
             posts?: boolean | null;
@@ -4774,6 +4830,9 @@ export interface components {
         };
         SaveTrial: {
             outcome: components["schemas"]["MicrophoneOutcome"];
+        };
+        SayCaption: {
+            text: string;
         };
         ScoreView: {
             source: number;
@@ -5062,6 +5121,7 @@ export interface components {
             alone: components["schemas"]["MyWork"][];
             young: components["schemas"]["Young"] | null;
             speaking: components["schemas"]["MySpeaking"];
+            takesIn: boolean;
         };
         StudentPoints: {
             student: string;
@@ -8173,6 +8233,60 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    captionAt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaptionView"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    captionSay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayCaption"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaptionView"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     staf: {
         parameters: {
             query?: never;
@@ -9923,6 +10037,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentNow"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    captionMine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaptionView"][];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -4,18 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Admission;
 
-use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Lesson\NowReader;
-use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Rooms\Own\RoomAdmission;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\Student;
-use FreshHuddle\Core\Rooms\MainSession;
 
 /**
  * Removes students from rooms of our own where they do not belong now: their seat has moved, the round or the lesson
@@ -24,14 +17,10 @@ use FreshHuddle\Core\Rooms\MainSession;
 final readonly class RoomGuard
 {
     public function __construct(
-        private EntityManagerInterface $em,
-        private NowReader $lessons,
-        private FloorStore $floors,
-        private MoveStore $moves,
+        private ExpectedPlaces $expected,
         private RoomReader $rooms,
         private RoomServices $services,
         private RoomAdmission $admission,
-        private Clock $clock,
     ) {
     }
 
@@ -46,7 +35,7 @@ final readonly class RoomGuard
         if ([] === $places) {
             return;
         }
-        $expected = $this->expected($classId);
+        $expected = $this->expected->ofClass($classId);
         foreach ($places as $room => $place) {
             $members = array_keys($expected, $place, true);
             $this->services->serviceFor($room)->setMembers($room, array_fill_keys($members, ''));
@@ -85,36 +74,5 @@ final readonly class RoomGuard
             fn (string $room): bool => false === $this->services->find($room)?->capabilities()->keepsMembers,
             \ARRAY_FILTER_USE_KEY,
         );
-    }
-
-    /**
-     * @return array<string, string|null> where each student belongs now; null: in no room
-     */
-    private function expected(string $classId): array
-    {
-        $lesson = $this->lessons->ofClass($classId);
-        if (null === $lesson?->kind || null !== $lesson->endedAt) {
-            return [];
-        }
-        $students = $this->em
-            ->createQuery('SELECT s.id FROM '.Student::class.' s WHERE s.class = ?1 AND s.removedAt IS NULL')
-            ->setParameter(1, $classId)
-            ->getSingleColumnResult();
-        $students = array_filter($students, \is_string(...));
-        $now = $this->clock->ms();
-        $round = $lesson->phase($now)->isOut() ? $this->em->find(Round::class, $lesson->roundId ?? '') : null;
-        if (null === $round) {
-            return array_fill_keys($students, MainSession::PLACE);
-        }
-        $this->em->refresh($round);
-        $moves = $this->moves->forRound($round->id);
-        $floor = $this->floors->now($round->grouping->id);
-        $state = $round->state()->state();
-        $expected = [];
-        foreach ($students as $student) {
-            $expected[$student] = $moves->expected($student, $floor->groupOf($student)?->id, $state, $now)->place;
-        }
-
-        return $expected;
     }
 }

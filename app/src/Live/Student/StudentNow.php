@@ -37,6 +37,7 @@ final readonly class StudentNow
      *     last first
      * @param string|null      $otherDevice who asks, at another device, to be this student
      * @param MySpeaking       $speaking    whether they may speak in the main session
+     * @param bool             $takesIn     their page goes into rooms of our own by itself
      */
     public function __construct(
         public string $id,
@@ -61,6 +62,7 @@ final readonly class StudentNow
         public array $alone,
         public ?Young $young,
         public MySpeaking $speaking,
+        public bool $takesIn,
     ) {
     }
 }

@@ -62,6 +62,7 @@ final readonly class StudentPage
                 [],
                 $student->young,
                 $around['speaking'],
+                $around['takesIn'],
             );
         }
 
@@ -107,6 +108,7 @@ final readonly class StudentPage
             $alone ?? self::alone($around['alone'], $lesson),
             $student->young,
             $around['speaking'],
+            $around['takesIn'],
         );
     }
 

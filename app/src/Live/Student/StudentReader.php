@@ -69,7 +69,7 @@ final readonly class StudentReader
     /**
      * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>,
      *   aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>,
-     *   speaking: MySpeaking}
+     *   speaking: MySpeaking, takesIn: bool}
      */
     public function around(StudentUser $student, ?string $roundId = null): array
     {
@@ -106,7 +106,8 @@ final readonly class StudentReader
                        JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id
                        AND c.student_id = :student
                      WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone,
-                    ('.self::SPEAKING.') AS speaking',
+                    ('.self::SPEAKING.') AS speaking,
+                    (SELECT takes_in FROM room_source WHERE class_id = :class) AS takes_in',
             [
                 'class' => $student->classId,
                 'student' => $student->id,
@@ -118,7 +119,17 @@ final readonly class StudentReader
             ] + self::HERE,
         );
         \assert(false !== $row);
-        $row = new Row($row);
+
+        return self::readAround(new Row($row));
+    }
+
+    /**
+     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>,
+     *   aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>,
+     *   speaking: MySpeaking, takesIn: bool}
+     */
+    private static function readAround(Row $row): array
+    {
         $move = null === $row->textOrNull('move') ? array_fill(0, 6, null) : $row->json('move');
 
         return [
@@ -130,6 +141,7 @@ final readonly class StudentReader
             'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null,
             'otherDevice' => $row->textOrNull('other_device'),
             'alone' => self::alone(null === $row->textOrNull('alone') ? [] : $row->json('alone')),
+            'takesIn' => $row->bool('takes_in'),
             'speaking' => MySpeaking::read(null === $row->textOrNull('speaking') ? [] : $row->json('speaking')),
         ];
     }

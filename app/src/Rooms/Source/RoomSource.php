@@ -43,6 +43,10 @@ class RoomSource
     #[ORM\Column(options: ['default' => true])]
     public bool $mayWrite = true;
 
+    /** Students' pages go into rooms of our own by themselves, with the microphone off. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $takesIn = false;
+
     public function __construct(
         #[ORM\Id,
             ORM\OneToOne,

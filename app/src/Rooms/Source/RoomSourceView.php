@@ -13,6 +13,7 @@ use FreshHuddle\Core\Rooms\SourceKind;
 final readonly class RoomSourceView
 {
     /**
+     * @param bool        $takesIn   students' pages go into rooms of our own by themselves
      * @param bool        $guessable the addresses of a pattern can be worked out by whoever knows one of them
      * @param string|null $withTail the same pattern with something in it that nobody can work out; null where there is
      *     no need
@@ -26,6 +27,7 @@ final readonly class RoomSourceView
         public bool $mayRecord,
         public bool $mayShareScreen,
         public bool $mayWrite,
+        public bool $takesIn,
         public bool $guessable,
         public ?string $withTail,
     ) {

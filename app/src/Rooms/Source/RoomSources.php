@@ -59,6 +59,7 @@ final readonly class RoomSources
             $source->mayRecord,
             $source->mayShareScreen,
             $source->mayWrite,
+            $source->takesIn,
             $guessable,
             $guessable ? $pattern?->withTail()->text : null,
         );
@@ -91,6 +92,7 @@ final readonly class RoomSources
             $source->mayRecord = $request->mayRecord ?? $source->mayRecord;
             $source->mayShareScreen = $request->mayShareScreen ?? $source->mayShareScreen;
             $source->mayWrite = $request->mayWrite ?? $source->mayWrite;
+            $source->takesIn = $request->takesIn ?? $source->takesIn;
 
             return $source;
         });
@@ -112,10 +114,11 @@ final readonly class RoomSources
             $was->openedBy,
             $was->life,
         ];
-        [$source->mayRecord, $source->mayShareScreen, $source->mayWrite] = [
+        [$source->mayRecord, $source->mayShareScreen, $source->mayWrite, $source->takesIn] = [
             $was->mayRecord,
             $was->mayShareScreen,
             $was->mayWrite,
+            $was->takesIn,
         ];
         // An address that follows a pattern with the class in it is another class's own; one without it would be the
         // same room.

@@ -33,6 +33,7 @@ final readonly class SaveRoomSource
         public ?bool $mayRecord = null,
         public ?bool $mayShareScreen = null,
         public ?bool $mayWrite = null,
+        public ?bool $takesIn = null,
     ) {
     }
 }

@@ -10,7 +10,8 @@ export type StaffMessage =
   | Message<'AnswerMessage'>
   | Message<'ChangeMessage'>
   | Message<'MarginMessage'>
-  | Message<'DebriefHint'>;
+  | Message<'DebriefHint'>
+  | Message<'CaptionMessage'>;
 
 /** One stream for the whole window. @returns how to stop hearing */
 export const hear = shareStream<StaffMessage>(() => take(api.GET('/api/staff/stream')));

@@ -121,6 +121,23 @@ function ServiceSettings({ source, onPut }: SettingProps) {
   );
 }
 
+/** What is asked of rooms in our own pages. */
+function HereSettings({ source, onPut }: SettingProps) {
+  return (
+    <label className="flex items-start gap-2 sm:col-span-2">
+      <input
+        type="checkbox"
+        className="mt-1 size-4 accent-ink"
+        checked={source.takesIn}
+        onChange={(event) => onPut({ takesIn: event.target.checked })}
+      />
+      <span>
+        {m.rooms_takesIn()} <span className="block text-sm text-soft">{m.rooms_takesInHint()}</span>
+      </span>
+    </label>
+  );
+}
+
 /** How new rooms begin. */
 function More(setting: SettingProps) {
   const { source, errorOf, onPut } = setting;
@@ -145,6 +162,7 @@ function More(setting: SettingProps) {
           onSave={(openedBy) => onPut({ openedBy })}
         />
       )}
+      {sourceOf(source.kind).isHere && <HereSettings {...setting} />}
       {sourceOf(source.kind).answers && <ServiceSettings {...setting} />}
     </div>
   );

@@ -38,6 +38,7 @@ function now(more: Partial<Now> = {}): Now {
     otherDevice: null,
     alone: [],
     young: null,
+    takesIn: false,
     group,
     segment: { kind: 'round', instructions: 'Read the sheet.', endsAt: null },
     round: 'r',

@@ -19,6 +19,7 @@ const now: Now = {
   otherDevice: null,
   alone: [],
   young: null,
+  takesIn: false,
   group: null,
   segment: null,
   round: null,

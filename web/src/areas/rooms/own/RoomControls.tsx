@@ -7,6 +7,8 @@ import type { RoomStay, StayState } from './roomStay';
 const canShareScreen = () =>
   typeof (navigator.mediaDevices as MediaDevices | undefined)?.getDisplayMedia === 'function';
 
+const hasPictures = ({ call }: StayState) => [...(call?.people.values() ?? [])].some((one) => one.shares !== null);
+
 export function RoomControls({
   stay,
   state,
@@ -24,6 +26,11 @@ export function RoomControls({
   const isIn = state.call?.phase === 'in';
   return (
     <div className="flex flex-wrap items-center gap-2">
+      {state.pictures === 'slow' && (
+        <p role="status" className="basis-full text-sm">
+          {m.room_slow()}
+        </p>
+      )}
       {muted ?? (
         <Button
           className="grow px-4 py-3 font-semibold"
@@ -49,6 +56,15 @@ export function RoomControls({
           onClick={() => void stay.share(state.shares === 'screen' ? null : 'screen')}
         >
           {state.shares === 'screen' ? m.room_screenOff() : m.room_screenOn()}
+        </Button>
+      )}
+      {isIn && (state.pictures !== 'on' || hasPictures(state)) && (
+        <Button
+          look="quiet"
+          aria-pressed={state.pictures !== 'on'}
+          onClick={() => stay.setPictures(state.pictures !== 'on')}
+        >
+          {state.pictures === 'on' ? m.room_soundOnly() : m.room_showPictures()}
         </Button>
       )}
       <Button look="quiet" onClick={onLeave}>

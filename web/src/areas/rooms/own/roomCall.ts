@@ -20,6 +20,8 @@ export interface CallState {
   mayShare: boolean;
   /** Whether the network lets sound through; null: not known yet. */
   isReached: boolean | null;
+  /** The line is too slow for pictures. */
+  isSlow: boolean;
 }
 
 /** One stay in one room. It ends when the line is cut; another is begun then. */
@@ -32,6 +34,7 @@ export class RoomCall {
   /** The microphone as it is to be; what was sent of it last is on its way, or there. */
   private microphone: { track: MediaStreamTrack; isOn: boolean } | null = null;
   private sent: Promise<void> = Promise.resolve();
+  private hasPictures = true;
 
   constructor(private readonly ticket: Ticket) {
     this.state = {
@@ -43,6 +46,7 @@ export class RoomCall {
       isSpokenTo: false,
       mayShare: ticket.share,
       isReached: null,
+      isSlow: false,
     };
   }
 
@@ -64,7 +68,9 @@ export class RoomCall {
       onChange: (state) => this.set(state),
       onEnd: (why) => this.end(why === 'kicked' ? 'kicked' : 'lost'),
       onReach: (isReached) => this.set({ isReached }),
+      onSlow: () => this.set({ isSlow: true }),
     });
+    void this.room.setPictures(this.hasPictures);
     await this.room.join();
     this.set({ phase: 'in' });
     await this.sendMicrophone();
@@ -78,6 +84,13 @@ export class RoomCall {
   }
 
   sendPicture = (picture: MediaStreamTrack | null, what: 'camera' | 'screen') => this.room?.sendPicture(picture, what);
+
+  /** Others' pictures are brought here, or only what they say. */
+  setPictures(isOn: boolean): void {
+    this.hasPictures = isOn;
+    void this.room?.setPictures(isOn);
+    if (isOn) this.set({ isSlow: false });
+  }
 
   play(): void {
     this.room?.play();

@@ -1,5 +1,6 @@
 // One room at the media server: who is there, what comes from it, what is sent to it.
 import type { Handle, Jsep, Line, Message, Publisher, Stream, Track } from './janus';
+import { counted, LineQuality } from './lineQuality';
 import { afterMessage, changed, nobody, type People } from './people';
 
 export interface RoomKey {
@@ -20,12 +21,16 @@ interface Callbacks {
   onEnd: (why: 'kicked' | 'cut') => void;
   /** Whether the network lets sound through. */
   onReach?: (isReached: boolean) => void;
+  /** The line is too slow for pictures. */
+  onSlow?: () => void;
 }
 
 type Description = 'on' | 'muted' | 'camera' | 'screen';
 
 /** So long a connection may be interrupted before it counts as lost; milliseconds. */
 const patience = 3_000;
+/** So often a line with pictures is looked at; milliseconds. */
+const lookEvery = 3_000;
 
 export class RoomLink {
   state: LinkState = { people: nobody, isToPress: false, isSpeaking: false };
@@ -43,6 +48,9 @@ export class RoomLink {
   private microphone: MediaStreamTrack | null = null;
   private source: MediaStreamTrack | null = null;
   private picture: MediaStreamTrack | null = null;
+  private hasPictures = true;
+  private readonly quality = new LineQuality();
+  private looks: ReturnType<typeof setInterval> | undefined;
   private interrupted: ReturnType<typeof setTimeout> | undefined;
   private isOver = false;
   private hasConnected = false;
@@ -109,6 +117,7 @@ export class RoomLink {
     const mid = before === null ? undefined : (this.transceiverOf(before)?.mid ?? undefined);
     if (mid !== undefined) await this.offer({ type: 'video', mid, recv: false, remove: true });
     if (picture === null) return;
+    this.watchLine();
     const sendEncodings = [{ maxBitrate: what === 'camera' ? 150_000 : 800_000 }];
     await this.offer({ type: 'video', capture: picture, recv: false, add: true, sendEncodings }, picture, what);
   }
@@ -119,8 +128,18 @@ export class RoomLink {
     for (const sound of this.sounds.values()) this.start(sound);
   }
 
+  /** Others' pictures are brought here, or only what they say. */
+  async setPictures(isOn: boolean): Promise<void> {
+    if (isOn === this.hasPictures) return;
+    this.hasPictures = isOn;
+    this.quality.forget();
+    this.showPictures();
+    if (this.receives !== null) this.tellPictures(await this.receives);
+  }
+
   close(): void {
     this.isOver = true;
+    clearInterval(this.looks);
     clearTimeout(this.interrupted);
     this.microphone?.stop();
     for (const sound of this.sounds.values()) sound.pause();
@@ -216,12 +235,34 @@ export class RoomLink {
         if (message.error !== undefined) this.receiveAnew();
         for (const stream of message.streams ?? []) this.feeds.set(stream.mid, stream);
         this.showPictures();
+        if (!this.hasPictures && message.streams !== undefined)
+          void handle.then((receives) => this.tellPictures(receives));
         if (jsep !== undefined) void handle.then((receives) => this.answer(receives, jsep));
       },
       onTrack: (track, mid) => this.handleTrack(track, mid),
       onIce: (state) => this.watchIce(state),
     });
     return handle;
+  }
+
+  /** The server sends pictures on to this page, or keeps them. */
+  private tellPictures(receives: Handle): void {
+    const streams = [...this.feeds.values()]
+      .filter((stream) => stream.type === 'video' && stream.feed_id !== undefined)
+      .map(({ mid }) => ({ mid, send: this.hasPictures }));
+    if (streams.length > 0) receives.send({ message: { request: 'configure', streams } });
+  }
+
+  /** Looks at the line while there are pictures on it. */
+  private watchLine(): void {
+    this.looks ??= setInterval(() => void this.lookAtLine(), lookEvery);
+  }
+
+  private async lookAtLine(): Promise<void> {
+    if (!this.hasPictures || (this.pictures.size === 0 && this.picture === null)) return;
+    const receives = (await this.receives)?.webrtcStuff.pc;
+    const now = await counted(this.sends?.webrtcStuff.pc, receives);
+    if (!this.isOver && this.quality.isSlow(now, this.picture !== null)) this.callbacks.onSlow?.();
   }
 
   /** Somebody has stopped sending just as they were asked for: they are asked for again when they send again. */
@@ -257,6 +298,7 @@ export class RoomLink {
     if (this.isOver) return;
     if (track.kind !== 'audio') {
       this.pictures.set(mid, track);
+      this.watchLine();
       this.showPictures();
       return;
     }
@@ -274,8 +316,9 @@ export class RoomLink {
       if (feed?.feed_id === undefined || feed.active === false) continue;
       const person = people.get(feed.feed_id);
       // What was shown stays here for a while after it was switched off.
-      if (person !== undefined && person.shares !== null && person.picture !== picture)
-        people = changed(people, feed.feed_id, { picture });
+      const shown = this.hasPictures ? picture : null;
+      if (person !== undefined && person.shares !== null && person.picture !== shown)
+        people = changed(people, feed.feed_id, { picture: shown });
     }
     this.set({ people });
   }

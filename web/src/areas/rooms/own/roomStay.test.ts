@@ -200,6 +200,43 @@ describe('a microphone while a room is on its way', () => {
   });
 });
 
+describe('being taken in', () => {
+  const rooms = () => server.told.filter(({ request }) => request === 'join').map(({ room }) => room);
+  const arrives = async (stay: RoomStay, place: string) => {
+    stay.follow(place, place === 'main');
+    stay.takeIn();
+    await moment();
+    letIn();
+    await moment();
+  };
+
+  it('is going in without a press, with no microphone opened', async () => {
+    const stay = new RoomStay((there) => Promise.resolve(ticket(there)));
+    await arrives(stay, 'one');
+    expect(rooms()).toEqual(['room of one']);
+    expect(stay.snapshot()).toMatchObject({ isJoined: true, isMicrophoneOn: false });
+    expect(opened).toEqual([]);
+  });
+
+  it('is not for whoever has left that room by a press, and again where they go next', async () => {
+    const stay = new RoomStay((there) => Promise.resolve(ticket(there)));
+    await arrives(stay, 'one');
+    stay.leave();
+    await arrives(stay, 'one');
+    expect(rooms()).toEqual(['room of one']);
+    await arrives(stay, 'main');
+    expect(rooms()).toEqual(['room of one', 'room of main']);
+  });
+
+  it('goes nowhere while there is no place to go', async () => {
+    const stay = new RoomStay((there) => Promise.resolve(ticket(there)));
+    stay.takeIn();
+    await moment();
+    expect(server.told).toEqual([]);
+    expect(stay.snapshot().isJoined).toBe(false);
+  });
+});
+
 describe('joining', () => {
   it('is off when somebody has left while the microphone was asked for', async () => {
     const stay = new RoomStay((there) => Promise.resolve(ticket(there)));

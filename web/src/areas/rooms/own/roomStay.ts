@@ -9,6 +9,8 @@ export interface StayState {
   isJoined: boolean;
   isMicrophoneOn: boolean;
   shares: 'camera' | 'screen' | null;
+  /** Others' pictures: `off` by a press, `slow` because the line was; either way, only sound is brought here. */
+  pictures: 'on' | 'off' | 'slow';
   /** `elsewhere`: the room is open on another page of theirs; `unreachable`: the network lets no sound through. */
   problem: MicrophoneProblem | 'elsewhere' | 'unreachable' | null;
   /** The place this page is in, or on its way to; null: nowhere. */
@@ -27,6 +29,7 @@ export class RoomStay {
     isJoined: false,
     isMicrophoneOn: false,
     shares: null,
+    pictures: 'on',
     problem: null,
     place: null,
     call: null,
@@ -38,6 +41,8 @@ export class RoomStay {
   private later: ReturnType<typeof setTimeout> | undefined;
   /** How often the place has changed: what began before is dropped. */
   private turn = 0;
+  /** The place somebody has left by a press; they are not taken in there again. */
+  private left: string | null = null;
   /** How often somebody has joined or left; how often the microphone was wanted on or off. The last press counts. */
   private press = 0;
   private wish = 0;
@@ -71,8 +76,16 @@ export class RoomStay {
     this.begin();
   }
 
+  /** Goes in without a press, and without a microphone; not where whoever is here has left by one. */
+  takeIn(): void {
+    const { isJoined, place, problem } = this.state;
+    if (isJoined || place === null || place === this.left || problem === 'elsewhere') return;
+    void this.join('none');
+  }
+
   leave(): void {
     this.press++;
+    this.left = this.state.place;
     this.end();
     this.closeMicrophone();
     this.closePicture();
@@ -86,6 +99,7 @@ export class RoomStay {
    */
   follow(place: string | null, isQuiet: boolean): void {
     if (place === this.state.place) return;
+    this.left = null;
     this.end();
     this.closePicture();
     if (isQuiet || place === null) this.closeMicrophone();
@@ -124,6 +138,11 @@ export class RoomStay {
     }
   }
 
+  setPictures(isOn: boolean): void {
+    this.set({ pictures: isOn ? 'on' : 'off' });
+    this.call?.setPictures(isOn);
+  }
+
   play(): void {
     this.call?.play();
   }
@@ -146,6 +165,7 @@ export class RoomStay {
       if (this.call === call) this.handleCall(call.state);
     });
     call.setMicrophone(this.microphone, this.state.isMicrophoneOn);
+    call.setPictures(this.state.pictures === 'on');
     this.set({ call: call.state });
     await call.enter();
   }
@@ -156,6 +176,7 @@ export class RoomStay {
       this.set({ problem: call.isReached ? null : 'unreachable' });
       this.onOutcome(call.isReached ? 'works' : 'unreachable');
     }
+    if (call.isSlow && this.state.pictures === 'on') this.dropPictures();
     if (call.phase === 'lost') this.retry(0);
     if (call.phase === 'kicked') {
       // The page that was opened later stays in the room: two pages would remove each other for ever.
@@ -166,6 +187,13 @@ export class RoomStay {
         this.set({ problem: 'elsewhere' });
       }, movesWithin);
     }
+  }
+
+  /** On a slow line sound comes first: no picture goes out or comes in any more, until somebody wants them again. */
+  private dropPictures(): void {
+    this.set({ pictures: 'slow' });
+    this.call?.setPictures(false);
+    if (this.picture !== null) void this.share(null);
   }
 
   private retry(attempt: number): void {

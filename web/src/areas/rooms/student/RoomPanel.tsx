@@ -12,6 +12,7 @@ import { RoomPeople } from '../own/RoomPeople';
 import type { StayState } from '../own/roomStay';
 import { useComingsAndGoings } from '../own/useComingsAndGoings';
 import { AskToSpeak } from './AskToSpeak';
+import { MyCaptions } from './MyCaptions';
 import { roomStay, tellOutcome } from './stay';
 
 type Now = Schema['StudentNow'];
@@ -29,6 +30,9 @@ const mayNotSpeak = ({ speaking }: Now) => speaking.muted && !speaking.given;
 function RoomKeeper({ now, phase, serverNow }: Props) {
   const place = placeOf(now, phase, serverNow);
   useEffect(() => roomStay.follow(place, place === MAIN), [place]);
+  useEffect(() => {
+    if (now.takesIn) roomStay.takeIn();
+  }, [now.takesIn, place]);
   const isMuted = place === MAIN && mayNotSpeak(now);
   useEffect(() => {
     if (isMuted) void roomStay.setMicrophone(false);
@@ -120,6 +124,7 @@ function Inside({ stay, speaking }: { stay: StayState; speaking: Schema['MySpeak
       <p role="status" className="sr-only">
         {comings}
       </p>
+      {stay.place !== null && <MyCaptions place={stay.place} />}
       {call?.isToPress === true && (
         <Button look="main" className="w-full py-3" onClick={() => roomStay.play()}>
           {m.room_pressToHear()}

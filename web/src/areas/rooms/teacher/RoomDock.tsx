@@ -10,6 +10,7 @@ import { RoomControls } from '../own/RoomControls';
 import { RoomPeople } from '../own/RoomPeople';
 import { RoomStay } from '../own/roomStay';
 import { useComingsAndGoings } from '../own/useComingsAndGoings';
+import { CaptionBar } from './CaptionBar';
 import { SpeakingBar } from './SpeakingBar';
 import { useTeacherRoom, setTeacherRoom } from './teacherRoom';
 
@@ -87,6 +88,7 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
       )}
       {state.problem !== null && <p role="alert">{m.room_problem({ key: state.problem })}</p>}
       {place === MAIN && <SpeakingBar lesson={lesson} />}
+      <CaptionBar lesson={lesson.id} place={place} />
       {speaks ? (
         <RoomControls stay={stay} state={state} mayShare onLeave={() => setTeacherRoom(null)} />
       ) : (
