@@ -14,6 +14,12 @@ const tones = [440, 620, 810, 1_010, 1_250, 1_530, 1_870, 2_290];
 const teachersTone = 2_750;
 const all = [...tones, teachersTone];
 
+declare global {
+  interface Window {
+    connections?: RTCPeerConnection[];
+  }
+}
+
 interface Heard extends Student {
   id: string;
   tone: number;
@@ -126,9 +132,35 @@ test('two of a group hear each other, and nobody of another group', async ({ bro
   await talk.expectGroups();
 });
 
+/** How many bytes of pictures have come so far. */
+const pictureBytes = (page: Page) =>
+  page.evaluate(async () => {
+    let bytes = 0;
+    for (const connection of window.connections ?? [])
+      (await connection.getStats()).forEach((report: RTCStats) => {
+        if (report.type === 'inbound-rtp' && (report as RTCInboundRtpStreamStats).kind === 'video')
+          bytes += (report as RTCInboundRtpStreamStats).bytesReceived ?? 0;
+      });
+    return bytes;
+  });
+
+/** The connections a page has made can be asked. */
+const keepConnections = () => {
+  const Connection = window.RTCPeerConnection;
+  const connections: RTCPeerConnection[] = [];
+  window.connections = connections;
+  window.RTCPeerConnection = class extends Connection {
+    constructor(...how: ConstructorParameters<typeof Connection>) {
+      super(...how);
+      connections.push(this);
+    }
+  };
+};
+
 test('a camera or a screen is seen by the group while it is on, and by nobody else', async ({ browser }) => {
-  const talk = await begin(browser, '9A Camera', 3, ['Quayside', 'Millbrook'], (context) =>
-    context.addInitScript(() => {
+  const talk = await begin(browser, '9A Camera', 3, ['Quayside', 'Millbrook'], async (context) => {
+    await context.addInitScript(keepConnections);
+    await context.addInitScript(() => {
       // A screen that somebody would have chosen.
       navigator.mediaDevices.getDisplayMedia = () => {
         const canvas = document.createElement('canvas');
@@ -142,8 +174,8 @@ test('a camera or a screen is seen by the group while it is on, and by nobody el
         }, 200);
         return Promise.resolve(canvas.captureStream(5));
       };
-    }),
-  );
+    });
+  });
   await talk.give('sendOut');
   await Promise.all(talk.people.map(join));
   const group = talk.lesson.floor.groups.find(({ students }) => students.length === 2);
@@ -167,8 +199,63 @@ test('a camera or a screen is seen by the group while it is on, and by nobody el
   await seen('Screen');
   await ada.page.getByRole('button', { name: 'Turn camera on' }).click();
   await seen('Camera'); // one at a time
+  await ben.page.getByRole('button', { name: 'Sound only' }).click();
+  await expect(ben.page.locator('video')).toHaveCount(0);
+  // Nothing of the picture comes any more: the server keeps it.
+  await expect
+    .poll(
+      async () => {
+        const before = await pictureBytes(ben.page);
+        await ben.page.waitForTimeout(1_000);
+        return (await pictureBytes(ben.page)) - before;
+      },
+      { timeout: 30_000 },
+    )
+    .toBe(0);
+  await talk.expectGroups();
+  await ben.page.getByRole('button', { name: 'Show pictures' }).click();
+  await seen('Camera');
   await talk.give('callBack', { seconds: 0 });
   await expect(ben.page.locator('video')).toHaveCount(0);
+});
+
+test('pages go in by themselves where the teacher wants it, and what is said there can be read', async ({
+  browser,
+}) => {
+  const talk = await begin(browser, '9A Captions', 3, ['Quayside', 'Millbrook']);
+  const source = `/api/staff/classes/${talk.lesson.classId}/room-source`;
+  expect((await talk.t.request.put(source, { data: { takesIn: true } })).status()).toBe(200);
+  await Promise.all(talk.people.map(({ page }) => page.reload()));
+  await talk.give('sendOut');
+  for (const { page } of talk.people) await expect(page.locator('[data-room="in"]')).toBeVisible();
+  const group = talk.lesson.floor.groups.find(({ students }) => students.length === 2);
+  const [ada, ben] = talk.membersOf(group?.id ?? '');
+  const alone = talk.people.find((one) => one !== ada && one !== ben);
+  if (ada === undefined || ben === undefined || alone === undefined) throw new Error('Nobody came.');
+  await talk.expectEverybody([]); // every microphone is off
+  await ada.page.getByRole('button', { name: 'Unmute' }).click();
+  await expectTones(ben.page, all, [ada.tone]);
+
+  await talk.t.goto(`/lessons/${talk.lesson.id}`);
+  await talk.t.getByRole('button', { name: `Listen to ${group?.name ?? ''}` }).click();
+  await talk.t.getByRole('button', { name: 'Type what is said' }).click();
+  const field = talk.t.getByLabel('What is said here');
+  await field.fill('Ada: the wall is older than the church.');
+  await field.press('Enter');
+  const said = ({ page }: Student) => page.getByRole('log', { name: 'What is said' });
+  for (const one of [ada, ben]) await expect(said(one)).toContainText('the wall is older');
+  await expect(talk.t.getByRole('log', { name: 'What is said' })).toContainText('the wall is older');
+  await expect(field).toHaveValue('');
+  await expect(said(alone)).toHaveCount(0);
+  await ben.page.reload();
+  await expect(said(ben)).toContainText('the wall is older');
+
+  await ben.page.getByRole('button', { name: 'Leave' }).click();
+  await expect(ben.page.getByRole('button', { name: /^Join/ })).toBeVisible();
+  await talk.give('callBack', { seconds: 0 });
+  for (const { page } of talk.people) await expect(page.locator('[data-room="in"]')).toBeVisible();
+  await expect(said(ben)).toHaveCount(0);
+  await talk.expectEverybody([]); // called back: muted
 });
 
 for (const [name, words] of [

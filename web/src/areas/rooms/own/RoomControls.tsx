@@ -9,6 +9,17 @@ const canShareScreen = () =>
 
 const hasPictures = ({ call }: StayState) => [...(call?.people.values() ?? [])].some((one) => one.shares !== null);
 
+/** Sound first: pictures can be done without. */
+function PicturesButton({ stay, state }: { stay: RoomStay; state: StayState }) {
+  const isOn = state.pictures === 'on';
+  if (isOn && !hasPictures(state)) return null;
+  return (
+    <Button look="quiet" onClick={() => stay.setPictures(!isOn)}>
+      {isOn ? m.room_soundOnly() : m.room_showPictures()}
+    </Button>
+  );
+}
+
 export function RoomControls({
   stay,
   state,
@@ -58,15 +69,7 @@ export function RoomControls({
           {state.shares === 'screen' ? m.room_screenOff() : m.room_screenOn()}
         </Button>
       )}
-      {isIn && (state.pictures !== 'on' || hasPictures(state)) && (
-        <Button
-          look="quiet"
-          aria-pressed={state.pictures !== 'on'}
-          onClick={() => stay.setPictures(state.pictures !== 'on')}
-        >
-          {state.pictures === 'on' ? m.room_soundOnly() : m.room_showPictures()}
-        </Button>
-      )}
+      {isIn && <PicturesButton stay={stay} state={state} />}
       <Button look="quiet" onClick={onLeave}>
         {m.room_leave()}
       </Button>

@@ -16,20 +16,58 @@ function looks(moments: [came: number, lost: number, canSend?: number | null][],
 
 describe('a line', () => {
   it('is slow when more than one packet in twelve is lost, twice in a row', () => {
-    expect(looks([[900, 100], [900, 100]])).toEqual([false, true]);
+    expect(
+      looks([
+        [900, 100],
+        [900, 100],
+      ]),
+    ).toEqual([false, true]);
   });
   it('is not slow after one bad moment, nor after two with a good one between', () => {
-    expect(looks([[900, 100], [1_000, 0], [900, 100]])).toEqual([false, false, false]);
+    expect(
+      looks([
+        [900, 100],
+        [1_000, 0],
+        [900, 100],
+      ]),
+    ).toEqual([false, false, false]);
   });
   it('is not slow where hardly anything arrives: silence is not sent', () => {
-    expect(looks([[20, 20], [20, 20], [0, 0]])).toEqual([false, false, false]);
+    expect(
+      looks([
+        [20, 20],
+        [20, 20],
+        [0, 0],
+      ]),
+    ).toEqual([false, false, false]);
   });
   it('is slow when it can send less than 150 kbit/s while a camera is sent', () => {
-    expect(looks([[1_000, 0, 149_000], [1_000, 0, 120_000]], true)).toEqual([false, true]);
-    expect(looks([[1_000, 0, 151_000], [1_000, 0, 151_000]], true)).toEqual([false, false]);
+    expect(
+      looks(
+        [
+          [1_000, 0, 149_000],
+          [1_000, 0, 120_000],
+        ],
+        true,
+      ),
+    ).toEqual([false, true]);
+    expect(
+      looks(
+        [
+          [1_000, 0, 151_000],
+          [1_000, 0, 151_000],
+        ],
+        true,
+      ),
+    ).toEqual([false, false]);
   });
   it('may send little where only sound is sent', () => {
-    expect(looks([[1_000, 0, 90_000], [1_000, 0, 90_000]])).toEqual([false, false]);
+    expect(
+      looks([
+        [1_000, 0, 90_000],
+        [1_000, 0, 90_000],
+      ]),
+    ).toEqual([false, false]);
   });
   it('is judged anew after somebody has asked for pictures again', () => {
     const quality = new LineQuality();
@@ -39,7 +77,12 @@ describe('a line', () => {
     expect(quality.isSlow({ received: 3_600, lost: 700, canSend: null }, false)).toBe(false);
   });
   it('that is connected anew counts from nothing', () => {
-    expect(looks([[-990, -7], [1_000, 0]])).toEqual([false, false]);
+    expect(
+      looks([
+        [-990, -7],
+        [1_000, 0],
+      ]),
+    ).toEqual([false, false]);
   });
 });
 
