@@ -157,6 +157,26 @@ final class DoorTest extends AppTestCase
         );
     }
 
+    public function test_whoever_came_in_by_a_slip_that_was_lost_is_out_when_it_is_made_anew(): void
+    {
+        $pass = $this->pass(2);
+        $this->asNobody();
+        $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200);
+        $thief = $this->client->getCookieJar()->all();
+        $honest = $this->join($this->lesson, $this->id(1));
+        $this->asTeacher();
+        foreach ([1, 2] as $student) {
+            $this->ask('POST', "/api/staff/students/{$this->id($student)}/pass")->is(204);
+        }
+        $this->asNobody();
+        foreach ($thief as $cookie) {
+            $this->client->getCookieJar()->set($cookie);
+        }
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asStudent($honest);
+        self::assertSame('Student B', $this->ask('GET', '/api/student/now')->is(200)->text('name'), 'by name');
+    }
+
     public function test_passes_end_where_they_are_renewed_and_with_the_student_and_the_class(): void
     {
         [$one, $other] = [$this->pass(0), $this->pass(1)];

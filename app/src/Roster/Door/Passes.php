@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Door;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Http\SignedAddress;
+use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 use Symfony\Component\Clock\ClockInterface;
@@ -21,6 +23,8 @@ final readonly class Passes
         private SignedAddress $address,
         private EntityManagerInterface $em,
         private ClockInterface $clock,
+        private StudentDevices $devices,
+        private Transaction $transaction,
     ) {
     }
 
@@ -81,10 +85,19 @@ final readonly class Passes
             ->execute();
     }
 
+    /**
+     * A new pass for one student: whoever has come in by the old one is out, of rooms as well.
+     */
     public function renewOne(Student $student): void
     {
-        ++$student->passNumber;
-        $student->passUsedAt = null;
-        $this->em->flush();
+        $this->transaction->run(function () use ($student): void {
+            $wasUsed = null !== $student->passUsedAt;
+            ++$student->passNumber;
+            $student->passUsedAt = null;
+            $this->em->flush();
+            if ($wasUsed) {
+                $this->devices->free($student);
+            }
+        });
     }
 }

@@ -76,7 +76,7 @@ final readonly class DoorkeeperController
         $this->passes->renew($this->classAccess->schoolClass($teacher, $id));
     }
 
-    /** Makes one student's slip anew; the old one no longer works. */
+    /** Makes one student's slip anew; the old one no longer works, and whoever has joined with it is out. */
     #[Route('/students/{id}/pass', methods: ['POST'])]
     #[ForAssistants]
     public function renewPass(#[CurrentUser] Teacher $teacher, string $id): void
