@@ -258,6 +258,71 @@ test('pages go in by themselves where the teacher wants it, and what is said the
   await talk.expectEverybody([]); // called back: muted
 });
 
+/** Which tones are in a file of sound: those that are as loud as the loudest, or nearly. */
+const tonesOf = (page: Page, address: string, wanted: number[]) =>
+  page.evaluate(
+    async ({ from, frequencies }) => {
+      const bytes = await (await fetch(from)).arrayBuffer();
+      const { sampleRate, length, duration, ...sound } = await new OfflineAudioContext(1, 1, 16_000)
+        .decodeAudioData(bytes)
+        .then((buffer) => ({
+          sampleRate: buffer.sampleRate,
+          length: buffer.length,
+          duration: buffer.duration,
+          samples: buffer.getChannelData(0),
+        }));
+      // Goertzel's way (1958) of asking how much of one frequency there is.
+      const levels = frequencies.map((frequency) => {
+        const turn = 2 * Math.cos((2 * Math.PI * frequency) / sampleRate);
+        let [one, two] = [0, 0];
+        for (let i = 0; i < length; i++) [one, two] = [(sound.samples[i] ?? 0) + turn * one - two, one];
+        return Math.sqrt(one * one + two * two - turn * one * two) / length;
+      });
+      const most = Math.max(...levels);
+      return { duration, tones: frequencies.filter((_, i) => (levels[i] ?? 0) > most / 10) };
+    },
+    { from: address, frequencies: wanted },
+  );
+
+test('a room that is recorded says so, and what was said there can be heard later', async ({ browser }) => {
+  const talk = await begin(browser, '9A Recorded', 3, ['Quayside', 'Millbrook']);
+  const { t, lesson, people } = talk;
+  const source = `/api/staff/classes/${lesson.classId}/room-source`;
+  expect((await t.request.put(source, { data: { recordingDays: 7 } })).status()).toBe(200);
+  await talk.give('sendOut');
+  await Promise.all(people.map(join));
+  const group = lesson.floor.groups.find(({ students }) => students.length === 2);
+  const [ada, ben] = talk.membersOf(group?.id ?? '');
+  const alone = people.find((one) => one !== ada && one !== ben);
+  if (ada === undefined || ben === undefined || alone === undefined) throw new Error('Nobody came.');
+  await talk.expectGroups();
+
+  await t.goto(`/lessons/${lesson.id}`);
+  await t.getByRole('button', { name: `Listen to ${group?.name ?? ''}` }).click();
+  await t.getByRole('button', { name: 'Record', exact: true }).click();
+  const told = (page: Page) => page.getByRole('alert').filter({ hasText: 'being recorded' });
+  for (const page of [t, ada.page, ben.page]) await expect(told(page)).toBeVisible();
+  await expect(told(alone.page)).toHaveCount(0);
+  await ben.page.reload();
+  await ben.page.getByRole('button', { name: 'Join your group' }).click();
+  await expect(told(ben.page)).toBeVisible();
+  await talk.expectGroups();
+  await t.waitForTimeout(4_000);
+  await t.getByRole('button', { name: 'Stop recording' }).click();
+  for (const page of [t, ada.page, ben.page]) await expect(told(page)).toHaveCount(0);
+
+  await t.goto(`/lessons/${lesson.id}?view=rooms`);
+  const recordings = t.getByRole('region', { name: 'Recordings' });
+  await expect(recordings.getByRole('link', { name: 'Download' })).toBeVisible({ timeout: 60_000 });
+  const address = (await recordings.getByRole('link', { name: 'Download' }).getAttribute('href')) ?? '';
+  const heard = await tonesOf(t, address, all);
+  expect(heard.tones).toEqual([ada.tone, ben.tone].sort((a, b) => a - b));
+  expect(heard.duration).toBeGreaterThan(4);
+  await recordings.getByRole('button', { name: /Delete/ }).click();
+  await expect(recordings).toHaveCount(0);
+  expect((await t.request.get(address)).status()).toBe(404);
+});
+
 for (const [name, words] of [
   ['NotAllowedError', 'The browser isn’t allowed to use the microphone'],
   ['NotFoundError', 'No microphone was found'],

@@ -80,7 +80,7 @@ packages() {
         nginx libnginx-mod-nchan libnginx-mod-http-brotli-static supervisor postgresql-15 composer git unzip curl \
         iproute2
     # Where the media server cannot be had, everything else works, with rooms elsewhere.
-    (install_packages janus) 2>/dev/null || true
+    (install_packages janus janus-tools opus-tools sox) 2>/dev/null || true
     [ -z "${TURN:-}" ] || install_packages coturn
 }
 
@@ -223,6 +223,7 @@ return [
     'MEDIA_ROOM_KEY' => '$MEDIAROOM',
     'MEDIA_ADDRESS_SECRET' => '$MEDIAADDRESS',
     'MEDIA_HOOK_SECRET' => '$MEDIAHOOK',
+    'MEDIA_RECORDINGS' => '$FH_VAR/recordings',
     'RELAY_ADDRESS' => '${TURN:+$TURN:$RELAY_PORT}',
     'RELAY_SECRET' => '$RELAY',
     'FIRST_ROOM_SOURCE' => '$([ -z "$(media_missing)" ] && echo ownRooms || echo ownLinks)',
@@ -267,6 +268,7 @@ write_configuration() {
     install -m 644 "$FH_VAR/conf/postgresql.conf" "$RUN/postgresql.conf"
     chown -R "$user" "$FH_VAR/cache" "$FH_VAR/log" "$FH_VAR/tmp"
     install -d -o "$user" "$FH_VAR/files"
+    install -d -o "$user" -m 700 "$FH_VAR/recordings"
     install -d -o postgres "$RUN/postgres"
     install -d -o "$user" "$RUN/serve"
 }

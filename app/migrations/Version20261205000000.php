@@ -11,7 +11,7 @@ final class Version20261205000000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Students\' pages go into rooms of our own by themselves; what is said in rooms, in words.';
+        return 'Students\' pages go into rooms of our own by themselves; what is said in rooms, in words, and recorded.';
     }
 
     public function up(Schema $schema): void

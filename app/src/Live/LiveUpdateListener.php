@@ -149,13 +149,26 @@ final readonly class LiveUpdateListener
                 $this->record->seatsChanged($round, $event, $now, $students);
             }
             $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
-            $this->stream->publish(
-                \count($students) > self::MANY
-                    ? [Audience::everybody($round->lesson->id)]
-                    : array_map(Audience::student(...), $students),
-                new RefreshHint(),
-            );
+            $this->tellSeats($round, $before, $after, $students);
         }
+    }
+
+    /**
+     * Whoever is moved goes at once, while the others of both groups see it a little later.
+     *
+     * @param list<string> $students of the groups that changed
+     */
+    private function tellSeats(Round $round, Floor $before, Floor $after, array $students): void
+    {
+        if (\count($students) > self::MANY) {
+            $this->stream->publish([Audience::everybody($round->lesson->id)], new RefreshHint());
+
+            return;
+        }
+        $moves = static fn (string $student): bool => $before->groupOf($student)?->id !== $after->groupOf($student)?->id;
+        $moved = array_values(array_filter($students, $moves));
+        $this->stream->publish(array_map(Audience::student(...), $moved), new RefreshHint(true));
+        $this->stream->publish(array_map(Audience::student(...), array_values(array_diff($students, $moved))), new RefreshHint());
     }
 
     /**

@@ -1573,6 +1573,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The recordings of a lesson, the newest first */
+        get: operations["recordingAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/restore": {
         parameters: {
             query?: never;
@@ -1619,6 +1636,23 @@ export interface paths {
         put?: never;
         /** Lets a teacher or an assistant into a room of our own */
         post: operations["staf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/rooms/{place}/recording": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Begins or ends the recording of a room; whoever is in it is told */
+        put: operations["recordingSet"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1911,6 +1945,40 @@ export interface paths {
         put?: never;
         /** Changes the password and signs every other device out */
         post: operations["accountChangePassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/recordings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Throws a recording away, for good */
+        delete: operations["recordingDelete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/recordings/{id}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was said, as an Ogg Opus file */
+        get: operations["recordingSound"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2628,7 +2696,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Makes one student's slip anew; the old one no longer works */
+        /** Makes one student's slip anew; the old one no longer works, and whoever has joined with it is out */
         post: operations["doorkeeperRenewPass"];
         delete?: never;
         options?: never;
@@ -4583,12 +4651,43 @@ export interface components {
             pointsRule: components["schemas"]["PointsPart"][];
             points: components["schemas"]["StudentPoints"][];
         };
+        RecordingMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "recording";
+            place: string;
+            on: boolean;
+            seq: number | null;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
+        /** @enum {string} */
+        RecordingState: "running" | "making" | "ready" | "silent" | "failed";
+        RecordingView: {
+            id: string;
+            state: components["schemas"]["RecordingState"];
+            place: string;
+            name: string;
+            startedAt: number;
+            endedAt: number | null;
+            expiresAt: number | null;
+            bytes: number;
+        };
+        RecordingsView: {
+            days: number;
+            recordings: components["schemas"]["RecordingView"][];
+        };
         RefreshHint: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
             kind: "refresh";
+            now: boolean;
             /** @description The lesson this is about. */
             lesson?: string;
             /** @description The grouping this is about. */
@@ -4658,6 +4757,7 @@ export interface components {
             mayShareScreen: boolean;
             mayWrite: boolean;
             takesIn: boolean;
+            recordingDays: number;
             guessable: boolean;
             withTail: string | null;
         };
@@ -4672,6 +4772,7 @@ export interface components {
             share: boolean;
             voice: components["schemas"]["RoomKey"] | null;
             relay: components["schemas"]["RelayKey"] | null;
+            recorded?: boolean;
         };
         RoomTried: {
             was: boolean;
@@ -4799,6 +4900,9 @@ export interface components {
             rows: components["schemas"]["RowPlan"][];
             knew?: string[];
         };
+        SaveRecording: {
+            on: boolean;
+        };
         SaveRoomSource: {
             kind?: components["schemas"]["SourceKind"] | null;
             namePattern?: string | null;
@@ -4809,6 +4913,7 @@ export interface components {
             mayShareScreen?: boolean | null;
             mayWrite?: boolean | null;
             takesIn?: boolean | null;
+            recordingDays?: number | null;
         };
         SaveSending: {
             posts?: boolean | null;
@@ -8211,6 +8316,30 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    recordingAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordingsView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     runningOrderRestore: {
         parameters: {
             query?: never;
@@ -8306,6 +8435,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoomTicket"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordingSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveRecording"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordingsView"];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -8797,6 +8955,50 @@ export interface operations {
                 "application/json": components["schemas"]["ChangePassword"];
             };
         };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordingDelete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordingSound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             204: {

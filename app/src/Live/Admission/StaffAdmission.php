@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live\Admission;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Live\Recording\Recordings;
 use FreshHuddle\App\Rooms\Own\Participant;
 use FreshHuddle\App\Rooms\Own\RoomAdmission;
 use FreshHuddle\App\Rooms\Own\RoomTicket;
@@ -19,8 +20,11 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
  */
 final readonly class StaffAdmission
 {
-    public function __construct(private LessonAccess $lessons, private RoomAdmission $admission)
-    {
+    public function __construct(
+        private LessonAccess $lessons,
+        private RoomAdmission $admission,
+        private Recordings $recordings,
+    ) {
     }
 
     /** Lets a teacher or an assistant into a room of our own. */
@@ -34,10 +38,12 @@ final readonly class StaffAdmission
     {
         $lesson = $this->lessons->lesson($teacher, $id);
 
-        return $this->admission->admitTo(
+        $ticket = $this->admission->admitTo(
             $lesson->class,
             $place,
             Participant::staff($teacher->id, $teacher->name),
         );
+
+        return $ticket->withRecording($this->recordings->isRunning($ticket->room));
     }
 }

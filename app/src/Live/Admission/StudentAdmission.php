@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Presence\PresenceStore;
+use FreshHuddle\App\Live\Recording\Recordings;
 use FreshHuddle\App\Live\Student\StudentPage;
 use FreshHuddle\App\Rooms\Own\Participant;
 use FreshHuddle\App\Rooms\Own\RoomAdmission;
@@ -27,6 +28,7 @@ final readonly class StudentAdmission
         private StudentPage $page,
         private RoomAdmission $admission,
         private PresenceStore $presence,
+        private Recordings $recordings,
     ) {
     }
 
@@ -41,6 +43,6 @@ final readonly class StudentAdmission
         $pass = $this->admission->admitTo($class, $way['place'], Participant::student($student->id, $student->name));
         $this->presence->followed($student->id, $way['place']);
 
-        return $pass;
+        return $pass->withRecording($this->recordings->isRunning($pass->room));
     }
 }

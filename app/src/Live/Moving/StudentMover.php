@@ -58,7 +58,7 @@ final readonly class StudentMover
             $this->services->move([$student => $external], array_map(strval(...), array_keys($made)));
         }
         $this->guard->check($round->lesson->class->id);
-        $this->stream->publish([Audience::student($student)], new RefreshHint());
+        $this->stream->publish([Audience::student($student)], new RefreshHint(true));
 
         return null;
     }

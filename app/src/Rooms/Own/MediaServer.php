@@ -90,6 +90,16 @@ final readonly class MediaServer
     }
 
     /**
+     * @return array<array-key, mixed> all rooms, as it describes them
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function list(): array
+    {
+        return $this->request('', ['request' => 'list', 'admin_key' => $this->roomKey]) ?? [];
+    }
+
+    /**
      * What only our server can change a room with.
      */
     private function roomSecret(string $room): string

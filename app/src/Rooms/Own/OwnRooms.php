@@ -28,12 +28,14 @@ final readonly class OwnRooms implements RoomService
         private ClockInterface $clock,
         #[Autowire('%env(MEDIA_ROOM_KEY)%'), \SensitiveParameter]
         private string $key,
+        #[Autowire('%env(MEDIA_RECORDINGS)%')]
+        private string $recordings,
     ) {
     }
 
     public function capabilities(): RoomCapabilities
     {
-        return new RoomCapabilities(keepsMembers: false, keepsRooms: false, givesSamples: false, records: false);
+        return new RoomCapabilities(keepsMembers: false, keepsRooms: false, givesSamples: false, records: true);
     }
 
     public function owns(string $room): bool
@@ -88,13 +90,15 @@ final readonly class OwnRooms implements RoomService
             'audiolevel_event' => true,
             'audio_active_packets' => 15,
             'audio_level_average' => 45,
+            // Sound that is recorded lies there, a file for each microphone; only our server can begin it.
             'lock_record' => true,
+            'rec_dir' => $this->recordings,
         ]);
     }
 
     public function record(string $room, bool $on): void
     {
-        throw MeetingServiceFailed::answered(405);
+        $this->media->request($room, ['request' => 'enable_recording', 'record' => $on]);
     }
 
     public function listen(string $room): string
@@ -105,10 +109,19 @@ final readonly class OwnRooms implements RoomService
     public function states(array $rooms): array
     {
         $states = [];
+        $recorded = [] === $rooms ? [] : $this->recorded();
         foreach ($rooms as $room) {
             $people = $this->participants($room);
             if (null !== $people) {
-                $states[$room] = new RoomStatus('', new RoomPermissions(), true, \count($people), 0, false, 0);
+                $states[$room] = new RoomStatus(
+                    '',
+                    new RoomPermissions(),
+                    true,
+                    \count($people),
+                    0,
+                    \in_array($room, $recorded, true),
+                    0,
+                );
             }
         }
 
@@ -264,6 +277,24 @@ final readonly class OwnRooms implements RoomService
                 [MediaServer::NO_SUCH_ROOM],
             );
         }
+    }
+
+    /**
+     * @return list<string> rooms that are being recorded
+     *
+     * @throws MeetingServiceFailed
+     */
+    private function recorded(): array
+    {
+        $list = $this->media->list()['list'] ?? null;
+        $recorded = [];
+        foreach (\is_array($list) ? $list : [] as $room) {
+            if (\is_array($room) && \is_string($room['room'] ?? null) && true === ($room['record'] ?? null)) {
+                $recorded[] = $room['room'];
+            }
+        }
+
+        return $recorded;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Rooms\Own;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
+use FreshHuddle\App\Rooms\Event\RoomOpened;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Room;
@@ -16,6 +17,7 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
+use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
  * The way into rooms of our own. Whoever asks here has been found to belong there; a room that nobody has come to
@@ -34,6 +36,7 @@ final readonly class RoomAdmission
         private OwnRooms $rooms,
         private MediaAddress $address,
         private Relay $relay,
+        private EventDispatcherInterface $events,
     ) {
     }
 
@@ -88,6 +91,7 @@ final readonly class RoomAdmission
                 throw $e;
             }
             $this->rooms->open($name, true);
+            $this->events->dispatch(new RoomOpened($name));
 
             return new RoomKey($name, $this->rooms->admit($name, $participant, $speaks));
         }

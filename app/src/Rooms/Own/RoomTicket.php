@@ -18,6 +18,7 @@ final readonly class RoomTicket
      * @param bool            $share   whether screens may be shared there
      * @param RelayKey|null   $relay   for networks that let no UDP through; null: there is none
      * @param RoomKey|null    $voice   where the teacher speaks to all rooms; null: for whoever goes there to speak
+     * @param bool            $recorded what is said there is recorded
      */
     public function __construct(
         public string $place,
@@ -28,6 +29,22 @@ final readonly class RoomTicket
         public bool $share,
         public ?RoomKey $voice,
         public ?RelayKey $relay,
+        public bool $recorded = false,
     ) {
+    }
+
+    public function withRecording(bool $recorded): self
+    {
+        return new self(
+            $this->place,
+            $this->me,
+            $this->address,
+            $this->room,
+            $this->token,
+            $this->share,
+            $this->voice,
+            $this->relay,
+            $recorded,
+        );
     }
 }

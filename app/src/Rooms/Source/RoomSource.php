@@ -47,6 +47,10 @@ class RoomSource
     #[ORM\Column(options: ['default' => false])]
     public bool $takesIn = false;
 
+    /** Rooms of our own may be recorded, and recordings are kept so many days; 0: they are not recorded. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $recordingDays = 0;
+
     public function __construct(
         #[ORM\Id,
             ORM\OneToOne,

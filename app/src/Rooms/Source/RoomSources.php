@@ -60,6 +60,7 @@ final readonly class RoomSources
             $source->mayShareScreen,
             $source->mayWrite,
             $source->takesIn,
+            $source->recordingDays,
             $guessable,
             $guessable ? $pattern?->withTail()->text : null,
         );
@@ -93,6 +94,7 @@ final readonly class RoomSources
             $source->mayShareScreen = $request->mayShareScreen ?? $source->mayShareScreen;
             $source->mayWrite = $request->mayWrite ?? $source->mayWrite;
             $source->takesIn = $request->takesIn ?? $source->takesIn;
+            $source->recordingDays = $request->recordingDays ?? $source->recordingDays;
 
             return $source;
         });
@@ -120,6 +122,7 @@ final readonly class RoomSources
             $was->mayWrite,
             $was->takesIn,
         ];
+        $source->recordingDays = $was->recordingDays;
         // An address that follows a pattern with the class in it is another class's own; one without it would be the
         // same room.
         $source->addressPattern = str_contains($was->addressPattern, '{class}') ? $was->addressPattern : '';

@@ -14,7 +14,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class SaveRoomSource
 {
     /**
-     * @param string|null $openedBy the role of whoever opens a room; '' where nobody has to
+     * @param string|null $openedBy      the role of whoever opens a room; '' where nobody has to
+     * @param int|null    $recordingDays recordings of rooms of our own are kept; 0: there are none
      */
     public function __construct(
         public ?SourceKind $kind = null,
@@ -34,6 +35,8 @@ final readonly class SaveRoomSource
         public ?bool $mayShareScreen = null,
         public ?bool $mayWrite = null,
         public ?bool $takesIn = null,
+        #[Assert\Range(min: 0, max: 60, notInRangeMessage: 'rooms.recordings_are_kept_at_most_60_days')]
+        public ?int $recordingDays = null,
     ) {
     }
 }

@@ -258,6 +258,7 @@ final class RoomServiceTest extends KernelTestCase
             new MediaServer(HttpClient::create(['base_uri' => 'http://127.0.0.1:9/admin']), 'secret', 'key'),
             new NativeClock(),
             'key',
+            '/tmp',
         );
         try {
             self::room($rooms);
@@ -281,7 +282,8 @@ final class RoomServiceTest extends KernelTestCase
         $service->record($room, true);
         $service->record($room, true);
         $state = $service->states([$room])[$room];
-        self::assertSame([1, true], [$state->recordings, $state->recording]);
+        self::assertTrue($state->recording);
+        self::assertSame($service->capabilities()->keepsRooms ? 1 : 0, $state->recordings, 'one, not two');
         $service->record($room, false);
         self::assertFalse($service->states([$room])[$room]->recording);
     }

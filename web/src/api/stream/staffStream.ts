@@ -11,7 +11,8 @@ export type StaffMessage =
   | Message<'ChangeMessage'>
   | Message<'MarginMessage'>
   | Message<'DebriefHint'>
-  | Message<'CaptionMessage'>;
+  | Message<'CaptionMessage'>
+  | Message<'RecordingMessage'>;
 
 /** One stream for the whole window. @returns how to stop hearing */
 export const hear = shareStream<StaffMessage>(() => take(api.GET('/api/staff/stream')));

@@ -47,7 +47,7 @@ function useFollowing(id: string, roundId: string | undefined): boolean {
     const stop = hear({
       onMessage: (message) => {
         if (message.lesson !== id) return;
-        if (message.kind === 'debrief' || message.kind === 'caption') return; // heard by the part of the page it is for
+        if (message.kind === 'debrief' || message.kind === 'caption' || message.kind === 'recording') return; // heard elsewhere
         if (!isOfCopy(message)) {
           follower.look(message.kind === 'lesson' ? (message.seq ?? undefined) : undefined);
           return;

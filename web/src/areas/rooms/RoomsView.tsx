@@ -14,6 +14,7 @@ import { PasteLinks } from './PasteLinks';
 import { RoomSlip } from './RoomSlip';
 import { SourceBar } from './SourceBar';
 import { sourceOf } from './sources';
+import { RecordingList } from './teacher/RecordingList';
 import { differences, isThere, useRooms, type Room } from './useRooms';
 
 type Lesson = Schema['LessonView'];
@@ -288,6 +289,7 @@ export function RoomsView({
       {groups.length === 0 && <p className="mt-4 text-soft">{m.rooms_none()}</p>}
       <MainRooms lesson={lesson} rooms={rooms} roomOf={roomOf} />
       <SideRooms lesson={lesson} rooms={rooms} />
+      <RecordingList lesson={lesson.id} />
       <PasteLinks
         lesson={lesson}
         open={pasting}

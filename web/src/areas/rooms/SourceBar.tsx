@@ -121,20 +121,34 @@ function ServiceSettings({ source, onPut }: SettingProps) {
   );
 }
 
+/** How long recordings can be kept; 0: there are none. */
+const recordingDays = (now: number) => [...new Set([0, 1, 7, 30, now])].sort((a, b) => a - b);
+
 /** What is asked of rooms in our own pages. */
 function HereSettings({ source, onPut }: SettingProps) {
   return (
-    <label className="flex items-start gap-2 sm:col-span-2">
-      <input
-        type="checkbox"
-        className="mt-1 size-4 accent-ink"
-        checked={source.takesIn}
-        onChange={(event) => onPut({ takesIn: event.target.checked })}
+    <>
+      <Choice
+        label={m.rooms_recordings()}
+        value={String(source.recordingDays)}
+        options={recordingDays(source.recordingDays).map((days) => ({
+          value: String(days),
+          label: m.rooms_recordingDays({ n: days }),
+        }))}
+        onChange={(days) => onPut({ recordingDays: Number(days) })}
       />
-      <span>
-        {m.rooms_takesIn()} <span className="block text-sm text-soft">{m.rooms_takesInHint()}</span>
-      </span>
-    </label>
+      <label className="flex items-start gap-2 sm:col-span-2">
+        <input
+          type="checkbox"
+          className="mt-1 size-4 accent-ink"
+          checked={source.takesIn}
+          onChange={(event) => onPut({ takesIn: event.target.checked })}
+        />
+        <span>
+          {m.rooms_takesIn()} <span className="block text-sm text-soft">{m.rooms_takesInHint()}</span>
+        </span>
+      </label>
+    </>
   );
 }
 

@@ -118,13 +118,20 @@ function putIntoCopies(message: AnswerMessage, setState: SetState, lookSoon: () 
 }
 
 /** Listens while the device has a name. */
-function useStream(inside: boolean, known: Known, hearing: Hearing, setState: SetState, lookSoon: () => void) {
+function useStream(
+  inside: boolean,
+  known: Known,
+  hearing: Hearing,
+  setState: SetState,
+  { look, lookSoon }: ReturnType<typeof useLook>,
+) {
   useEffect(() => {
     if (!inside) return undefined;
     return hear({
       onMessage: (message) => {
         if (known.isOther(message.lesson) || message.kind === 'refresh') {
-          lookSoon();
+          if (message.kind === 'refresh' && message.now) look();
+          else lookSoon();
           return;
         }
         if (isOfCopy(message)) {
@@ -144,7 +151,7 @@ function useStream(inside: boolean, known: Known, hearing: Hearing, setState: Se
       onLookAgain: lookSoon,
       onConnected: (connected) => setState((old) => ({ ...old, connected })),
     });
-  }, [inside, known, hearing, setState, lookSoon]);
+  }, [inside, known, hearing, setState, look, lookSoon]);
 }
 
 /** A sign of life now and then, which also tells whether something was missed. */
@@ -183,11 +190,12 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
   const [state, setState] = useState<StudentState>({ now: null, copies: [], outside: isOutside, connected: true });
   const [known] = useState(() => new Known());
   const [hearing] = useState(() => new Hearing());
-  const { look, lookSoon } = useLook(known, hearing, setState);
+  const looks = useLook(known, hearing, setState);
+  const { look } = looks;
   useEffect(() => {
     if (!isOutside) look();
   }, [look, isOutside]);
-  useStream(state.now !== null && !state.outside, known, hearing, setState, lookSoon);
+  useStream(state.now !== null && !state.outside, known, hearing, setState, looks);
   useSigns(state.outside, known, setState, look);
   return { ...state, look };
 }

@@ -18,6 +18,8 @@ export interface CallState {
   /** The teacher speaks to all rooms. */
   isSpokenTo: boolean;
   mayShare: boolean;
+  /** What this page was told when it was let in. */
+  entered: { place: string; recorded: boolean };
   /** Whether the network lets sound through; null: not known yet. */
   isReached: boolean | null;
   /** The line is too slow for pictures. */
@@ -45,6 +47,7 @@ export class RoomCall {
       isSpeaking: false,
       isSpokenTo: false,
       mayShare: ticket.share,
+      entered: { place: ticket.place, recorded: ticket.recorded === true },
       isReached: null,
       isSlow: false,
     };

@@ -84,6 +84,7 @@ const ticket = (place: string) => ({
   me: 'ada',
   place,
   share: false,
+  recorded: false,
   voice: null,
   relay: null,
 });

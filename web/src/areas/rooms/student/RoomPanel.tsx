@@ -1,16 +1,19 @@
 // A student's room in their own page: join, hear and be heard, leave.
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Schema } from '../../../api/client';
+import { hear } from '../../../api/stream/studentStream';
 import { Button } from '../../../ui/Button';
 import { Ear } from '../../../ui/signs/Ear';
 import * as m from '#messages';
 import { isMicrophoneTried, noteMicrophoneTried } from '../own/microphone';
 import { MicrophoneCheck } from '../own/MicrophoneCheck';
 import { MAIN, placeOf } from '../own/place';
+import { RecordedNote } from '../own/RecordedNote';
 import { RoomControls } from '../own/RoomControls';
 import { RoomPeople } from '../own/RoomPeople';
 import type { StayState } from '../own/roomStay';
 import { useComingsAndGoings } from '../own/useComingsAndGoings';
+import { useRecorded } from '../own/useRecorded';
 import { AskToSpeak } from './AskToSpeak';
 import { MyCaptions } from './MyCaptions';
 import { roomStay, tellOutcome } from './stay';
@@ -106,12 +109,14 @@ function Inside({ stay, speaking }: { stay: StayState; speaking: Schema['MySpeak
   const people = call?.people;
   const others = useMemo(() => [...(people?.values() ?? [])], [people]);
   const comings = useComingsAndGoings(others, call?.phase === 'in');
+  const recorded = useRecorded(call?.entered ?? null, hear);
   return (
     <section
       aria-label={m.room_title()}
       data-room={call?.phase}
       className="flex flex-col gap-2 border-2 border-ink p-3"
     >
+      {recorded && <RecordedNote />}
       {call?.isSpokenTo === true && (
         <p role="status" className="bg-ink px-2 py-1 font-semibold text-ground">
           {m.room_spokenTo()}

@@ -11,6 +11,7 @@ import { RoomPeople } from '../own/RoomPeople';
 import { RoomStay } from '../own/roomStay';
 import { useComingsAndGoings } from '../own/useComingsAndGoings';
 import { CaptionBar } from './CaptionBar';
+import { RecordButton } from './RecordButton';
 import { SpeakingBar } from './SpeakingBar';
 import { useTeacherRoom, setTeacherRoom } from './teacherRoom';
 
@@ -88,6 +89,7 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
       )}
       {state.problem !== null && <p role="alert">{m.room_problem({ key: state.problem })}</p>}
       {place === MAIN && <SpeakingBar lesson={lesson} />}
+      <RecordButton lesson={lesson.id} place={place} />
       <CaptionBar lesson={lesson.id} place={place} />
       {speaks ? (
         <RoomControls stay={stay} state={state} mayShare onLeave={() => setTeacherRoom(null)} />

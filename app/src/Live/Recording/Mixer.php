@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Recording;
+
+use FreshHuddle\App\Settings;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Process\Exception\ExceptionInterface;
+use Symfony\Component\Process\Process;
+
+/**
+ * Puts what everybody in a room has said, which the media server keeps in a file for each microphone, into one file of
+ * sound. Done by programs of their own: the media server's tool for its files, `opus-tools` and `sox`.
+ */
+final readonly class Mixer
+{
+    /** Seconds that one step may take. */
+    private const PATIENCE = 600;
+    /** Samples a second: speech. */
+    private const RATE = 16_000;
+    /** The media server's name of a file: room, person, microseconds since 1970, kind. */
+    private const NAME = '/^videoroom-(o[0-9a-f]{40})-user-[0-9A-Za-z.-]+-([0-9]{16})-(audio|video)-[0-9]+\.mjr$/D';
+    /** A file that was begun so little before a recording belongs to it: two clocks. Milliseconds. */
+    private const SLACK = 2_000;
+
+    public function __construct(
+        #[Autowire('%env(MEDIA_RECORDINGS)%')]
+        private string $folder,
+    ) {
+    }
+
+    /**
+     * @param int $from milliseconds since 1970
+     * @param int $to   milliseconds since 1970
+     *
+     * @return string|null an Ogg Opus file that begins when the recording does; null where nobody has said anything
+     *
+     * @throws MixingFailed
+     */
+    public function mix(string $room, int $from, int $to): ?string
+    {
+        $folder = Settings::folder().'/tmp/mix-'.bin2hex(random_bytes(6));
+        if (!@mkdir($folder, 0o700) && !is_dir($folder)) {
+            throw MixingFailed::at('folder', "{$folder} cannot be made");
+        }
+        try {
+            $voices = [];
+            foreach ($this->files($room, $from, $to) as $path => [$began, $kind]) {
+                $voice = 'audio' === $kind ? $this->voice($path, $folder.'/'.\count($voices)) : null;
+                if (null !== $voice) {
+                    $voices[$voice] = max(0, $began - $from);
+                }
+            }
+
+            return [] === $voices ? null : $this->together($voices, $folder);
+        } finally {
+            array_map(unlink(...), glob($folder.'/*') ?: []);
+            rmdir($folder);
+        }
+    }
+
+    /**
+     * Throws away what the media server has kept of it, pictures as well.
+     */
+    public function forget(string $room, int $from, int $to): void
+    {
+        array_map(unlink(...), array_keys($this->files($room, $from, $to)));
+    }
+
+    /**
+     * Throws away what no recording has wanted for so long.
+     *
+     * @param int $before seconds since 1970
+     */
+    public function forgetOld(int $before): void
+    {
+        foreach (glob($this->folder.'/videoroom-*') ?: [] as $path) {
+            if (filemtime($path) < $before) {
+                unlink($path);
+            }
+        }
+    }
+
+    /**
+     * @return array<string, array{int, string}> when each was begun, in milliseconds since 1970, and what is in it; the
+     *     oldest first
+     */
+    private function files(string $room, int $from, int $to): array
+    {
+        $files = [];
+        foreach (glob("{$this->folder}/videoroom-{$room}-user-*.mjr") ?: [] as $path) {
+            if (1 !== preg_match(self::NAME, basename($path), $part)) {
+                continue;
+            }
+            $began = intdiv((int) $part[2], 1_000);
+            if ($began >= $from - self::SLACK && $began <= $to) {
+                $files[$path] = [$began, $part[3]];
+            }
+        }
+        uasort($files, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+
+        return $files;
+    }
+
+    /**
+     * @return string|null the path of what one microphone has heard; null: nothing
+     *
+     * @throws MixingFailed
+     */
+    private function voice(string $path, string $name): ?string
+    {
+        // A microphone that was never on leaves a head without a packet, which the tool refuses.
+        $made = $this->run(['janus-pp-rec', $path, "{$name}.opus"], true);
+        if (!$made || !is_file("{$name}.opus") || 200 > filesize("{$name}.opus")) {
+            return null;
+        }
+        $this->run(['opusdec', '--quiet', '--rate', (string) self::RATE, '--force-wav', "{$name}.opus", "{$name}.wav"]);
+
+        return "{$name}.wav";
+    }
+
+    /**
+     * @param non-empty-array<string, int> $voices milliseconds of silence before each, by path
+     *
+     * @throws MixingFailed
+     */
+    private function together(array $voices, string $folder): string
+    {
+        $late = [];
+        foreach ($voices as $path => $wait) {
+            $late[] = $path.'.late.wav';
+            $this->run(['sox', '-G', $path, '-c', '1', $path.'.late.wav', 'pad', number_format($wait / 1_000, 3, '.', '')]);
+        }
+        $all = $folder.'/all.wav';
+        // As loud as each was alone; where two speak at once, no louder than can be heard.
+        $mixes = 1 === \count($late) ? ['sox', ...$late, $all] : ['sox', '-m', '-v', '1', ...self::each($late), $all, 'gain', '-l'];
+        $this->run($mixes);
+        $this->run(['opusenc', '--quiet', '--speech', '--bitrate', '24', $all, $folder.'/all.opus']);
+        $sound = file_get_contents($folder.'/all.opus');
+
+        return \is_string($sound) && '' !== $sound ? $sound : throw MixingFailed::at('opusenc', 'nothing came of it');
+    }
+
+    /**
+     * @param non-empty-list<string> $paths
+     *
+     * @return list<string> each at its own loudness; the first one's is said already
+     */
+    private static function each(array $paths): array
+    {
+        $words = [array_shift($paths)];
+        foreach ($paths as $path) {
+            array_push($words, '-v', '1', $path);
+        }
+
+        return $words;
+    }
+
+    /**
+     * @param non-empty-list<string> $words
+     *
+     * @return bool whether it went well
+     *
+     * @throws MixingFailed
+     */
+    private function run(array $words, bool $mayFail = false): bool
+    {
+        try {
+            $process = new Process($words, timeout: self::PATIENCE);
+            $process->run();
+        } catch (ExceptionInterface $e) {
+            throw MixingFailed::at($words[0], $e->getMessage());
+        }
+        if (127 === $process->getExitCode()) {
+            throw MixingFailed::at($words[0], 'the program is not installed');
+        }
+
+        return $process->isSuccessful() || $mayFail
+            ? $process->isSuccessful()
+            : throw MixingFailed::at($words[0], $process->getErrorOutput());
+    }
+}

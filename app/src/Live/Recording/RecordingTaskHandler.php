@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Recording;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Materials\Media\Store\FileAway;
+use FreshHuddle\App\Materials\Media\Store\FileStore;
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Rooms\Meeting\RoomServices;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\App\Worker\TryAgain;
+use FreshHuddle\Core\Message;
+
+/**
+ * Has the media server record a room, or no longer; and makes one file of what it has kept.
+ */
+final readonly class RecordingTaskHandler implements TaskHandler
+{
+    /** The subject is the recording's id. */
+    public const RECORD = 'recordRoom';
+    public const MAKE = 'makeRecording';
+
+    private const MOST_TRIES = 6;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Recordings $recordings,
+        private RoomServices $services,
+        private Mixer $mixer,
+        private FileStore $store,
+    ) {
+    }
+
+    public static function kinds(): array
+    {
+        return [self::RECORD, self::MAKE];
+    }
+
+    public function classOf(Task $task): ?string
+    {
+        return $this->recording($task)?->lesson->class->id;
+    }
+
+    public function handle(Task $task): ?int
+    {
+        $recording = $this->recording($task);
+        if (null !== $recording) {
+            self::RECORD === $task->kind ? $this->record($recording, $task) : $this->make($recording, $task);
+        }
+
+        return null;
+    }
+
+    /** The media server does as is wanted now, however often and in whatever order this is asked. */
+    private function record(Recording $recording, Task $task): void
+    {
+        try {
+            $this->services
+                ->serviceFor($recording->room)
+                ->record($recording->room, null !== $this->recordings->running($recording->room));
+        } catch (MeetingServiceFailed $e) {
+            if (!$e->missing) {
+                throw $e->tryAgain($task, self::MOST_TRIES, 300);
+            }
+            // Nobody is in the room, so nothing is said there; whoever comes finds it recorded (OnRoomOpened).
+        }
+        if (RecordingState::Making === $recording->state) {
+            $this->make($recording, $task);
+        }
+    }
+
+    private function make(Recording $recording, Task $task): void
+    {
+        if (RecordingState::Making !== $recording->state) {
+            return;
+        }
+        try {
+            $sound = $this->mixer->mix($recording->room, $recording->startedAt, $recording->endedAt ?? 0);
+            if (null === $sound) {
+                $this->recordings->made($recording, RecordingState::Silent);
+            } else {
+                $key = 'recording'.str_replace('-', '', $recording->id);
+                $this->store->put($key, $sound);
+                $this->recordings->made($recording, RecordingState::Ready, $key, \strlen($sound));
+            }
+            $this->mixer->forget($recording->room, $recording->startedAt, $recording->endedAt ?? 0);
+        } catch (MixingFailed | FileAway) {
+            if ($task->attempts >= self::MOST_TRIES) {
+                $this->recordings->made($recording, RecordingState::Failed);
+
+                return;
+            }
+            throw new TryAgain(new Message('live.recording_not_made'), 5_000 * 2 ** $task->attempts);
+        }
+    }
+
+    private function recording(Task $task): ?Recording
+    {
+        $recording = $this->em->find(Recording::class, $task->subject);
+        if (null !== $recording) {
+            $this->em->refresh($recording);
+        }
+
+        return $recording;
+    }
+}
