@@ -43,29 +43,15 @@ export default ts.config(
     rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true, IIFEs: true }] },
   },
   { files: ['**/*.tsx'], ...a11y.flatConfigs.strict },
-  { files: ['**/*.tsx', '**/*.ts'], ...hooks.configs.flat.recommended },
+  // What a page shows and what it knows; tests and what runs beside the pages have no hooks.
+  {
+    files: ['web/src/**/*.tsx', 'web/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    ...hooks.configs.flat.recommended,
+  },
   {
     files: ['web/public/student-worker.js'],
     languageOptions: { globals: { self: 'readonly', caches: 'readonly', fetch: 'readonly', URL: 'readonly' } },
-  },
-  {
-    files: ['bench/rooms/*.js'],
-    languageOptions: {
-      globals: {
-        window: 'readonly',
-        location: 'readonly',
-        performance: 'readonly',
-        URL: 'readonly',
-        WebSocket: 'readonly',
-        AudioContext: 'readonly',
-        Audio: 'readonly',
-        MediaStream: 'readonly',
-        RTCPeerConnection: 'readonly',
-        setTimeout: 'readonly',
-        setInterval: 'readonly',
-        clearInterval: 'readonly',
-      },
-    },
   },
   {
     files: ['bench/**/*.mjs', 'media/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'web/messages/*.mjs', 'eslint.config.js'],

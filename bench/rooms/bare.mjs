@@ -1,5 +1,5 @@
-// The media server alone, without our application, gate, tokens and events: what the same talking costs there, handed on
-// or mixed.
+// The media server alone, without our application, gate, tokens and events: what the same talking costs there, handed
+// on or mixed.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,4 +1,5 @@
-// A student's page in a browser, in rooms of our own: from a press there, or from what the teacher does, until it hears.
+// A student's page in a browser, in rooms of our own: from a press there, or from what the teacher does, until it hears
+// the others.
 import { chromium } from '@playwright/test';
 import { base } from '../support.mjs';
 

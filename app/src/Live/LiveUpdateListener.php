@@ -165,10 +165,14 @@ final readonly class LiveUpdateListener
 
             return;
         }
-        $moves = static fn (string $student): bool => $before->groupOf($student)?->id !== $after->groupOf($student)?->id;
-        $moved = array_values(array_filter($students, $moves));
-        $this->stream->publish(array_map(Audience::student(...), $moved), new RefreshHint(true));
-        $this->stream->publish(array_map(Audience::student(...), array_values(array_diff($students, $moved))), new RefreshHint());
+        $moves = static fn (string $one): bool => $before->groupOf($one)?->id !== $after->groupOf($one)?->id;
+        $moved = array_filter($students, $moves);
+        foreach ([[$moved, true], [array_diff($students, $moved), false]] as [$told, $now]) {
+            $this->stream->publish(
+                array_map(Audience::student(...), array_values($told)),
+                new RefreshHint($now),
+            );
+        }
     }
 
     /**

@@ -55,7 +55,7 @@ final readonly class Mixer
 
             return [] === $voices ? null : $this->together($voices, $folder);
         } finally {
-            array_map(unlink(...), glob($folder.'/*') ?: []);
+            array_map(unlink(...), self::paths($folder.'/*'));
             rmdir($folder);
         }
     }
@@ -75,7 +75,7 @@ final readonly class Mixer
      */
     public function forgetOld(int $before): void
     {
-        foreach (glob($this->folder.'/videoroom-*') ?: [] as $path) {
+        foreach (self::paths($this->folder.'/videoroom-*') as $path) {
             if (filemtime($path) < $before) {
                 unlink($path);
             }
@@ -89,7 +89,7 @@ final readonly class Mixer
     private function files(string $room, int $from, int $to): array
     {
         $files = [];
-        foreach (glob("{$this->folder}/videoroom-{$room}-user-*.mjr") ?: [] as $path) {
+        foreach (self::paths("{$this->folder}/videoroom-{$room}-user-*.mjr") as $path) {
             if (1 !== preg_match(self::NAME, basename($path), $part)) {
                 continue;
             }
@@ -110,9 +110,12 @@ final readonly class Mixer
      */
     private function voice(string $path, string $name): ?string
     {
-        // A microphone that was never on leaves a head without a packet, which the tool refuses.
-        $made = $this->run(['janus-pp-rec', $path, "{$name}.opus"], true);
-        if (!$made || !is_file("{$name}.opus") || 200 > filesize("{$name}.opus")) {
+        $filled = MediaFile::filled((string) file_get_contents($path));
+        if (null === $filled) {
+            return null;
+        }
+        file_put_contents("{$name}.mjr", $filled);
+        if (!$this->run(['janus-pp-rec', "{$name}.mjr", "{$name}.opus"], true) || !is_file("{$name}.opus")) {
             return null;
         }
         $this->run(['opusdec', '--quiet', '--rate', (string) self::RATE, '--force-wav', "{$name}.opus", "{$name}.wav"]);
@@ -179,5 +182,15 @@ final readonly class Mixer
         return $process->isSuccessful() || $mayFail
             ? $process->isSuccessful()
             : throw MixingFailed::at($words[0], $process->getErrorOutput());
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function paths(string $pattern): array
+    {
+        $paths = glob($pattern);
+
+        return false === $paths ? [] : $paths;
     }
 }

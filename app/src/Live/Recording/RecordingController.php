@@ -37,10 +37,12 @@ final readonly class RecordingController
         methods: ['PUT'],
     )]
     public function set(
-        #[CurrentUser] Teacher $teacher,
+        #[CurrentUser]
+        Teacher $teacher,
         string $id,
         string $place,
-        #[Body] SaveRecording $request,
+        #[Body]
+        SaveRecording $request,
     ): RecordingsView {
         $lesson = $this->lessons->lesson($teacher, $id);
         $request->on ? $this->recordings->begin($lesson, $place) : $this->recordings->end($lesson, $place);

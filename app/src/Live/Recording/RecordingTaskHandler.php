@@ -87,7 +87,7 @@ final readonly class RecordingTaskHandler implements TaskHandler
                 $this->recordings->made($recording, RecordingState::Ready, $key, \strlen($sound));
             }
             $this->mixer->forget($recording->room, $recording->startedAt, $recording->endedAt ?? 0);
-        } catch (MixingFailed | FileAway) {
+        } catch (MixingFailed|FileAway) {
             if ($task->attempts >= self::MOST_TRIES) {
                 $this->recordings->made($recording, RecordingState::Failed);
 
