@@ -219,10 +219,23 @@ test('a camera or a screen is seen by the group while it is on, and by nobody el
   await expect(ben.page.locator('video')).toHaveCount(0);
 });
 
+/** A browser that plays nothing before somebody has pressed something. */
+const strictAboutSound = () => {
+  let isPressed = false;
+  addEventListener('pointerdown', () => (isPressed = true), { capture: true });
+  // eslint-disable-next-line @typescript-eslint/unbound-method -- it is called with its element below
+  const play = HTMLMediaElement.prototype.play;
+  HTMLMediaElement.prototype.play = function (this: HTMLMediaElement) {
+    return isPressed ? play.call(this) : Promise.reject(new DOMException('', 'NotAllowedError'));
+  };
+};
+
 test('pages go in by themselves where the teacher wants it, and what is said there can be read', async ({
   browser,
 }) => {
-  const talk = await begin(browser, '9A Captions', 3, ['Quayside', 'Millbrook']);
+  const talk = await begin(browser, '9A Captions', 3, ['Quayside', 'Millbrook'], (context) =>
+    context.addInitScript(strictAboutSound),
+  );
   const source = `/api/staff/classes/${talk.lesson.classId}/room-source`;
   expect((await talk.t.request.put(source, { data: { takesIn: true } })).status()).toBe(200);
   await Promise.all(talk.people.map(({ page }) => page.reload()));
@@ -233,6 +246,12 @@ test('pages go in by themselves where the teacher wants it, and what is said the
   const alone = talk.people.find((one) => one !== ada && one !== ben);
   if (ada === undefined || ben === undefined || alone === undefined) throw new Error('Nobody came.');
   await talk.expectEverybody([]); // every microphone is off
+  await ada.page.getByRole('button', { name: 'Unmute' }).click();
+  await ben.page.getByRole('button', { name: 'Turn the sound on' }).click();
+  await expectTones(ben.page, all, [ada.tone]);
+  await ada.page.evaluate(() => window.unplug());
+  await expect(ada.page.getByText('No microphone was found')).toBeVisible();
+  await expectTones(ben.page, all, []);
   await ada.page.getByRole('button', { name: 'Unmute' }).click();
   await expectTones(ben.page, all, [ada.tone]);
 

@@ -5,6 +5,8 @@ declare global {
   interface Window {
     /** How loud a page plays a tone just now, in decibels. */
     loudness: (frequency: number) => number;
+    /** Pulls the microphone out. */
+    unplug: () => void;
   }
 }
 
@@ -14,6 +16,14 @@ const heard = -50;
 /** Every page of this context has a microphone that plays one tone, and can be listened to. Before it opens. */
 export const giveTone = (context: BrowserContext, frequency: number) =>
   context.addInitScript((tone) => {
+    let plugged: MediaStreamTrack[] = [];
+    window.unplug = () => {
+      for (const track of plugged) {
+        track.stop();
+        track.dispatchEvent(new Event('ended'));
+      }
+      plugged = [];
+    };
     const open = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices);
     navigator.mediaDevices.getUserMedia = (wanted) => {
       if (wanted?.video !== undefined && wanted.video !== false) return open(wanted);
@@ -23,6 +33,7 @@ export const giveTone = (context: BrowserContext, frequency: number) =>
       const destination = audio.createMediaStreamDestination();
       oscillator.connect(destination);
       oscillator.start();
+      plugged.push(...destination.stream.getAudioTracks());
       return Promise.resolve(destination.stream);
     };
     const ears = new Map<MediaStream, AnalyserNode>();

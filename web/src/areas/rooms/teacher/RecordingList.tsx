@@ -4,7 +4,7 @@ import { dayText, timeText } from '../../../words/when';
 import * as m from '#messages';
 import { useRecordings, type Recording } from './useRecordings';
 
-function Line({ one, onDelete }: { one: Recording; onDelete: () => void }) {
+function Line({ one, onDelete, onStop }: { one: Recording; onDelete: () => void; onStop: () => void }) {
   const about = { room: one.name === '' ? m.rooms_mainSession() : one.name, time: timeText(one.startedAt) };
   const sound = `/api/staff/recordings/${one.id}/sound`;
   return (
@@ -25,7 +25,11 @@ function Line({ one, onDelete }: { one: Recording; onDelete: () => void }) {
           {m.rooms_recordingSave()}
         </a>
       )}
-      {one.state !== 'running' && (
+      {one.state === 'running' ? (
+        <Button className="text-sm" onClick={onStop}>
+          {m.room_recordStop()}
+        </Button>
+      ) : (
         <Button look="quiet" className="text-sm" aria-label={m.rooms_recordingDeleteOf(about)} onClick={onDelete}>
           {m.rooms_recordingDelete()}
         </Button>
@@ -38,7 +42,7 @@ function Line({ one, onDelete }: { one: Recording; onDelete: () => void }) {
 }
 
 export function RecordingList({ lesson }: { lesson: string }) {
-  const { all, remove } = useRecordings(lesson);
+  const { all, set, remove } = useRecordings(lesson);
   if (all.length === 0) return null;
   return (
     <section aria-label={m.rooms_recordings()} className="mt-8 max-w-4xl">
@@ -46,7 +50,12 @@ export function RecordingList({ lesson }: { lesson: string }) {
       <p className="text-soft">{m.rooms_recordingsLead()}</p>
       <ul className="mt-2">
         {all.map((one) => (
-          <Line key={one.id} one={one} onDelete={() => remove.mutate(one.id)} />
+          <Line
+            key={one.id}
+            one={one}
+            onDelete={() => remove.mutate(one.id)}
+            onStop={() => set.mutate({ place: one.place, on: false })}
+          />
         ))}
       </ul>
     </section>
