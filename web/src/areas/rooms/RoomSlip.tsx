@@ -8,15 +8,18 @@ import { Choice } from '../../ui/fields/Choice';
 import { Field } from '../../ui/fields/Field';
 import * as m from '#messages';
 import { sourceOf, sources } from './sources';
-import { permissions, useRoomSource, type Room, type useRooms } from './useRooms';
+import { permissionsIn, useRoomSource, type Room, type useRooms } from './useRooms';
 
 /** What students may do in this room: as in the class's other rooms, or yes, or no. */
 function Allowed({
   classId,
+  kind,
   allowed,
   onChange,
 }: {
   classId: string;
+  /** Where the room is. */
+  kind: Room['source'];
   allowed: Schema['AllowInRoom'];
   onChange: (allowed: Schema['AllowInRoom']) => void;
 }) {
@@ -26,7 +29,7 @@ function Allowed({
     <fieldset>
       <legend className="text-sm font-semibold">{m.rooms_allowedHere()}</legend>
       <div className="mt-1 grid grid-cols-[minmax(0,1fr)_9.5rem] items-center gap-x-2 gap-y-1 text-sm">
-        {permissions.map((one) => (
+        {permissionsIn(kind).map((one) => (
           <Fragment key={one}>
             <span aria-hidden="true">{m.rooms_permissions({ key: one })}</span>
             <Choice
@@ -57,7 +60,7 @@ interface Draft {
 /** What of a room has been changed. */
 function changes(room: Room, { name, link, source, allowed }: Draft): Schema['EditRoom'] {
   const body: Schema['EditRoom'] = {};
-  if (permissions.some((one) => allowed[one] !== room[one])) body.allowed = allowed;
+  if (permissionsIn(source).some((one) => allowed[one] !== room[one])) body.allowed = allowed;
   if (name.trim() !== '' && name !== room.name) body.name = name;
   if (sourceOf(source).isPasted) {
     if (link.trim() !== (room.link ?? '') || source !== room.source) body.link = link.trim();
@@ -169,7 +172,12 @@ export function RoomSlip({
       >
         <Fields draft={draft} errorOf={errorOf} onChange={change} />
         {sourceOf(draft.source).answers && (
-          <Allowed classId={classId} allowed={draft.allowed} onChange={(allowed) => change({ allowed })} />
+          <Allowed
+            classId={classId}
+            kind={draft.source}
+            allowed={draft.allowed}
+            onChange={(allowed) => change({ allowed })}
+          />
         )}
         {problem !== null && errorOf('link') === undefined && errorOf('name') === undefined && (
           <p role="alert" className="font-semibold text-lost">

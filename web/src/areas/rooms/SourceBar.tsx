@@ -8,7 +8,7 @@ import { Field } from '../../ui/fields/Field';
 import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 import { sourceOf, sources } from './sources';
-import { permissions, useRoomSource } from './useRooms';
+import { permissionsIn, useRoomSource } from './useRooms';
 
 const permissionText = {
   mayShareScreen: m.rooms_mayShareScreen,
@@ -87,13 +87,13 @@ function Pattern({ source, errorOf, onPut }: SettingProps) {
   );
 }
 
-/** What students may do in rooms of the meeting service, and when those close. */
+/** What students may do in rooms, and when those of the meeting service close. */
 function ServiceSettings({ source, onPut }: SettingProps) {
   return (
     <>
       <fieldset>
         <legend className="text-sm font-semibold">{m.rooms_allowed()}</legend>
-        {permissions.map((one) => (
+        {permissionsIn(source.kind).map((one) => (
           <label key={one} className="mt-1 flex items-center gap-2">
             <input
               type="checkbox"
@@ -106,17 +106,19 @@ function ServiceSettings({ source, onPut }: SettingProps) {
         ))}
         <p className="mt-1 text-sm text-soft">{m.rooms_allowedHint()}</p>
       </fieldset>
-      <label className="flex items-start gap-2 sm:col-span-2">
-        <input
-          type="checkbox"
-          className="mt-1 size-4 accent-ink"
-          checked={source.life === 'round'}
-          onChange={(event) => onPut({ life: event.target.checked ? 'round' : 'grouping' })}
-        />
-        <span>
-          {m.rooms_closes()} <span className="block text-sm text-soft">{m.rooms_closesHint()}</span>
-        </span>
-      </label>
+      {!sourceOf(source.kind).isHere && (
+        <label className="flex items-start gap-2 sm:col-span-2">
+          <input
+            type="checkbox"
+            className="mt-1 size-4 accent-ink"
+            checked={source.life === 'round'}
+            onChange={(event) => onPut({ life: event.target.checked ? 'round' : 'grouping' })}
+          />
+          <span>
+            {m.rooms_closes()} <span className="block text-sm text-soft">{m.rooms_closesHint()}</span>
+          </span>
+        </label>
+      )}
     </>
   );
 }

@@ -2,16 +2,22 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import * as m from '#messages';
+import { sourceOf } from './sources';
 
 type Lesson = Schema['LessonView'];
 export type Room = Schema['RoomView'];
 
 /** What students can be allowed to do in a room beside talking. */
-export const permissions = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
+const permissions = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
+/** In our own pages nobody but the teacher records, and what is written is written on the sheet. */
+export const permissionsIn = (source: Room['source']) =>
+  sourceOf(source).isHere ? (['mayShareScreen'] as const) : permissions;
 
 /** What a room allows or forbids of its own, in words. */
 export const differences = (room: Room) =>
-  permissions.flatMap((one) => (room[one] === null ? [] : [m.rooms_differs({ key: one, may: String(room[one]) })]));
+  permissionsIn(room.source).flatMap((one) =>
+    room[one] === null ? [] : [m.rooms_differs({ key: one, may: String(room[one]) })],
+  );
 
 /** Where the rooms of a class come from. */
 export function useRoomSource(classId: string) {
