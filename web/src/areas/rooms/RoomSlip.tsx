@@ -134,22 +134,17 @@ function SavePress({ busy, unsure }: { busy: boolean; unsure: (() => void) | nul
   );
 }
 
-/** Everything that can be changed about one room. */
-export function RoomSlip({
-  classId,
-  room,
-  title,
-  at,
-  rooms,
-  onClose,
-}: {
+interface SlipProps {
   classId: string;
   room: Room;
   title: string;
   at: DOMRect;
   rooms: ReturnType<typeof useRooms>;
   onClose: () => void;
-}) {
+}
+
+/** Everything that can be changed about one room. */
+export function RoomSlip({ classId, room, title, at, rooms, onClose }: SlipProps) {
   const { mayRecord, mayShareScreen, mayWrite } = room;
   const [draft, setDraft] = useState<Draft>({
     name: room.name,
