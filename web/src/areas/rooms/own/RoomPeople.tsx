@@ -1,6 +1,7 @@
 // Who is in a room with you: names, who speaks, cameras and screens.
 import clsx from 'clsx';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { Button } from '../../../ui/Button';
 import { Ear } from '../../../ui/signs/Ear';
 import * as m from '#messages';
 import type { Person } from './people';
@@ -51,6 +52,33 @@ function PersonTag({ person }: { person: Person }) {
   );
 }
 
+/** More than so many are not read at one look: those who can be heard or seen stand first, the others are counted. */
+const most = 12;
+
+const byName = (one: Person, other: Person) => one.name.localeCompare(other.name);
+
+function Names({ people }: { people: Person[] }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const isMany = people.length > most;
+  const stands = (one: Person) => !isMany || one.isStaff || one.isOn || one.shares !== null;
+  const quiet = people.filter((one) => !stands(one)).sort(byName);
+  const shown = [...people.filter(stands), ...(isOpen ? quiet : [])];
+  return (
+    <div className="flex flex-wrap items-center gap-1.5">
+      <ul aria-label={m.room_with()} className="contents">
+        {shown.map((person) => (
+          <PersonTag key={person.id} person={person} />
+        ))}
+      </ul>
+      {quiet.length > 0 && (
+        <Button look="quiet" className="text-sm" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+          {isOpen ? m.room_fewerNames() : m.room_moreNames({ n: quiet.length })}
+        </Button>
+      )}
+    </div>
+  );
+}
+
 /** Tags beside each other; who shares something, or speaks with a camera on, is shown large. */
 export function RoomPeople({ people }: { people: Person[] }) {
   const shown = people.filter((one) => one.picture !== null);
@@ -74,11 +102,7 @@ export function RoomPeople({ people }: { people: Person[] }) {
           )}
         </div>
       )}
-      <ul aria-label={m.room_with()} className="flex flex-wrap gap-1.5">
-        {people.map((person) => (
-          <PersonTag key={person.id} person={person} />
-        ))}
-      </ul>
+      <Names people={people} />
     </>
   );
 }
