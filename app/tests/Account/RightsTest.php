@@ -15,6 +15,7 @@ use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * Who may do what: every address for staff, asked by everybody. The addresses come from the router, so that a new one
@@ -52,6 +53,16 @@ final class RightsTest extends AppTestCase
         ]);
         $setUp = $this->beginSetUp($this->lesson);
         $room = $this->ask('POST', '/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms')->text('0.id');
+        $recording = Uuid::v7()->toRfc4122();
+        $this->db()->insert('recording', [
+            'id' => $recording,
+            'lesson_id' => $this->lesson->text('id'),
+            'place' => 'main',
+            'name' => '',
+            'room' => 'o'.str_repeat('0', 40),
+            'state' => 'silent',
+            'started_at' => 1,
+        ]);
         $this->ids = [
             'classes' => $this->lesson->text('classId'),
             'groupings' => $this->lesson->text('floor.id'),
@@ -71,6 +82,7 @@ final class RightsTest extends AppTestCase
             )
                 ->is(200)
                 ->text('id'),
+            'recordings' => $recording,
             'media' => $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])
                 ->is(200)
                 ->text('id'),

@@ -11,7 +11,7 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
 /**
- * Rooms of our own are recorded where their class allows it, by its teachers alone, and never without saying so.
+ * Rooms of our own are recorded where their class allows it, by its staff alone, and never without saying so.
  */
 final class RecordingTest extends AppTestCase
 {
@@ -81,7 +81,7 @@ final class RecordingTest extends AppTestCase
         $this->record(true)->is(422);
     }
 
-    public function test_it_is_for_the_teachers_of_the_class_alone(): void
+    public function test_it_is_for_the_staff_of_the_class_alone(): void
     {
         $recording = $this->ready();
         self::assertSame('some sound', $this->sound($recording)->is(200)->raw);

@@ -39,7 +39,7 @@ final class StreamTest extends AppTestCase
         }
         $heard = array_map($this->open(...), [$channels[0], $channels[199], $channels[200], $channels[399]]);
         $this->service(Stream::class)->publish([Audience::everybody($lesson->text('id'))], new RefreshHint());
-        self::assertSame(4, $this->hears($heard, '{"kind":"refresh","lesson":"'.$lesson->text('id').'"}'));
+        self::assertSame(4, $this->hears($heard, '{"kind":"refresh","now":false,"lesson":"'.$lesson->text('id').'"}'));
     }
 
     public function test_who_is_told_is_who_is_there_now(): void

@@ -12,12 +12,13 @@ use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /**
- * Recordings of rooms, for the teachers of a class alone.
+ * Recordings of rooms, for the staff of a class alone; its teachers throw them away.
  */
 final readonly class RecordingController
 {
@@ -36,6 +37,7 @@ final readonly class RecordingController
         requirements: ['id' => Requirement::UUID, 'place' => 'main|'.Requirement::UUID],
         methods: ['PUT'],
     )]
+    #[ForAssistants]
     public function set(
         #[CurrentUser]
         Teacher $teacher,

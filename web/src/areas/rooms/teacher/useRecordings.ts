@@ -23,8 +23,6 @@ export function useRecordings(lesson: string) {
   }, [lesson, queries]);
   const { data } = useQuery({
     queryKey: keyOf(lesson),
-    // They are not for assistants.
-    retry: false,
     queryFn: () => take(api.GET('/api/staff/lessons/{id}/recordings', { params: { path: { id: lesson } } })),
   });
   const onSettled = () => queries.invalidateQueries({ queryKey: keyOf(lesson) });
