@@ -22,9 +22,11 @@ final readonly class MediaFile
     /**
      * The same with a packet for each moment, in order. Time that grows with its packets, and space with the file.
      *
+     * @param int $before so many packets of silence come first
+     *
      * @return string|null null where it has no packets, or is no such file
      */
-    public static function filled(string $file): ?string
+    public static function filled(string $file, int $before = 0): ?string
     {
         if (!str_starts_with($file, self::MARK) || \strlen($file) < 10) {
             return null;
@@ -32,14 +34,19 @@ final readonly class MediaFile
         $headEnds = 10 + self::number16($file, 8);
         $filled = substr($file, 0, $headEnds);
         $number = 0;
-        $next = null;
-        foreach (self::packets($file, $headEnds) as $time => [$fixed, $payload]) {
-            $next ??= $time;
-            $gap = intdiv($time - $next, self::SAMPLES);
-            for ($i = 0; $i < min($gap, self::LONGEST_GAP); ++$i) {
+        $first = $next = null;
+        foreach (self::packets($file, $headEnds) as $time => $at) {
+            $packet = substr($file, $at + 10, self::number16($file, $at + 8));
+            $fixed = "\x80".$packet[1].substr($packet, 8, 4);
+            // Times are told from the beginning: they would begin anew in the middle otherwise.
+            $first ??= $time - $before * self::SAMPLES;
+            $time -= $first;
+            $next ??= 0;
+            $gap = min(intdiv($time - $next, self::SAMPLES), self::LONGEST_GAP);
+            for ($i = 0; $i < $gap; ++$i) {
                 $filled .= self::frame($fixed, $number++, $next + $i * self::SAMPLES, self::SILENCE);
             }
-            $filled .= self::frame($fixed, $number++, $time, $payload);
+            $filled .= self::frame($fixed, $number++, $time, self::payload($packet));
             $next = $time + self::SAMPLES;
         }
 
@@ -47,33 +54,27 @@ final readonly class MediaFile
     }
 
     /**
-     * @return array<int, array{string, string}> by time in samples, in order: the unchanging part of the packet's head,
-     *     and what is in it
+     * @return array<int, int> by time in samples, in order: where each packet stands in the file
      */
     private static function packets(string $file, int $at): array
     {
         $packets = [];
         [$last, $turns] = [null, 0];
-        while ($at + 10 <= \strlen($file) && str_starts_with(substr($file, $at, 4), 'ME')) {
-            $length = self::number16($file, $at + 8);
-            $packet = substr($file, $at + 10, $length);
-            $at += 10 + $length;
-            $payload = \strlen($packet) === $length ? self::payload($packet) : '';
-            if ('' === $payload) {
+        $length = \strlen($file);
+        for (; $at + 10 <= $length && 'ME' === substr($file, $at, 2); $at += 10 + self::number16($file, $at + 8)) {
+            $packet = substr($file, $at + 10, self::number16($file, $at + 8));
+            if (\strlen($packet) < self::number16($file, $at + 8) || '' === self::payload($packet)) {
                 continue;
             }
             $time = self::number32($packet, 4);
             // Times begin anew after a day; a packet that was late is of before.
             $turns += null === $last ? 0 : ($time - $last < -0x80000000 ? 1 : ($time - $last > 0x80000000 ? -1 : 0));
             $last = $time;
-            $packets[$time + $turns * 0x100000000] ??= [$packet[0], $packet[1], substr($packet, 8, 4), $payload];
+            $packets[$time + $turns * 0x100000000] ??= $at;
         }
         ksort($packets);
 
-        return array_map(
-            static fn (array $packet): array => [\chr(0x80).$packet[1].$packet[2], $packet[3]],
-            $packets,
-        );
+        return $packets;
     }
 
     private static function payload(string $packet): string

@@ -47,9 +47,10 @@ final readonly class Mixer
         try {
             $voices = [];
             foreach ($this->files($room, $from, $to) as $path => [$began, $kind]) {
-                $voice = 'audio' === $kind ? $this->voice($path, $folder.'/'.\count($voices)) : null;
+                $name = $folder.'/'.\count($voices);
+                $voice = 'audio' === $kind ? $this->voice($path, $name, max(0, $began - $from)) : null;
                 if (null !== $voice) {
-                    $voices[$voice] = max(0, $began - $from);
+                    $voices[] = $voice;
                 }
             }
 
@@ -104,60 +105,45 @@ final readonly class Mixer
     }
 
     /**
+     * @param int $wait milliseconds of silence before it
+     *
      * @return string|null the path of what one microphone has heard; null: nothing
      *
      * @throws MixingFailed
      */
-    private function voice(string $path, string $name): ?string
+    private function voice(string $path, string $name, int $wait): ?string
     {
-        $filled = MediaFile::filled((string) file_get_contents($path));
+        $filled = MediaFile::filled((string) file_get_contents($path), intdiv($wait, 20));
         if (null === $filled) {
             return null;
         }
         file_put_contents("{$name}.mjr", $filled);
-        if (!$this->run(['janus-pp-rec', "{$name}.mjr", "{$name}.opus"], true) || !is_file("{$name}.opus")) {
-            return null;
-        }
-        $this->run(['opusdec', '--quiet', '--rate', (string) self::RATE, '--force-wav', "{$name}.opus", "{$name}.wav"]);
+        $made = $this->run(['janus-pp-rec', "{$name}.mjr", "{$name}.opus"], true);
+        unlink("{$name}.mjr");
 
-        return "{$name}.wav";
+        return $made && is_file("{$name}.opus") ? "{$name}.opus" : null;
     }
 
     /**
-     * @param non-empty-array<string, int> $voices milliseconds of silence before each, by path
+     * @param non-empty-list<string> $voices paths
      *
      * @throws MixingFailed
      */
     private function together(array $voices, string $folder): string
     {
-        $late = [];
-        foreach ($voices as $path => $wait) {
-            $late[] = $path.'.late.wav';
-            $this->run(['sox', '-G', $path, '-c', '1', $path.'.late.wav', 'pad', number_format($wait / 1_000, 3, '.', '')]);
-        }
         $all = $folder.'/all.wav';
-        // As loud as each was alone; where two speak at once, no louder than can be heard.
-        $mixes = 1 === \count($late) ? ['sox', ...$late, $all] : ['sox', '-m', '-v', '1', ...self::each($late), $all, 'gain', '-l'];
-        $this->run($mixes);
+        // As loud as each was alone; where two speak at once, no louder than can be heard. Each is decoded as it is
+        // needed: as waves, an hour of a class would fill a disk.
+        $words = 1 === \count($voices) ? ['sox'] : ['sox', '-m'];
+        foreach ($voices as $voice) {
+            $decoded = '|opusdec --quiet --rate '.self::RATE.' --force-wav '.escapeshellarg($voice).' -';
+            array_push($words, '-v', '1', '-t', 'wav', '--ignore-length', $decoded);
+        }
+        $this->run([...$words, '-c', '1', $all, 'gain', '-l', '0']);
         $this->run(['opusenc', '--quiet', '--speech', '--bitrate', '24', $all, $folder.'/all.opus']);
         $sound = file_get_contents($folder.'/all.opus');
 
         return \is_string($sound) && '' !== $sound ? $sound : throw MixingFailed::at('opusenc', 'nothing came of it');
-    }
-
-    /**
-     * @param non-empty-list<string> $paths
-     *
-     * @return list<string> each at its own loudness; the first one's is said already
-     */
-    private static function each(array $paths): array
-    {
-        $words = [array_shift($paths)];
-        foreach ($paths as $path) {
-            array_push($words, '-v', '1', $path);
-        }
-
-        return $words;
     }
 
     /**
