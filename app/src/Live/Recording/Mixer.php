@@ -16,7 +16,7 @@ use Symfony\Component\Process\Process;
 final readonly class Mixer
 {
     /** Seconds that one step may take. */
-    private const PATIENCE = 600;
+    private const PATIENCE = 3_600;
     /** Samples a second: speech. */
     private const RATE = 16_000;
     /** The media server's name of a file: room, person, microseconds since 1970, kind. */
@@ -59,6 +59,18 @@ final readonly class Mixer
             array_map(unlink(...), self::paths($folder.'/*'));
             rmdir($folder);
         }
+    }
+
+    /**
+     * One at a time on this machine: it takes a processor for minutes.
+     *
+     * @return resource|null closed, it lets the next one begin; null: another one is being made
+     */
+    public function lock(): mixed
+    {
+        $lock = fopen(Settings::folder().'/tmp/mixing', 'c');
+
+        return false !== $lock && flock($lock, \LOCK_EX | \LOCK_NB) ? $lock : null;
     }
 
     /**

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Recording;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomServices;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Message;
 
@@ -24,6 +26,8 @@ final readonly class RecordingTaskHandler implements TaskHandler
     public const MAKE = 'makeRecording';
 
     private const MOST_TRIES = 6;
+    /** Another one is being made: milliseconds until the next look. */
+    private const BUSY = 15_000;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -31,6 +35,8 @@ final readonly class RecordingTaskHandler implements TaskHandler
         private RoomServices $services,
         private Mixer $mixer,
         private FileStore $store,
+        private Tasks $tasks,
+        private Clock $clock,
     ) {
     }
 
@@ -68,13 +74,20 @@ final readonly class RecordingTaskHandler implements TaskHandler
             // Nobody is in the room, so nothing is said there; whoever comes finds it recorded (OnRoomOpened).
         }
         if (RecordingState::Making === $recording->state) {
-            $this->make($recording, $task);
+            $this->tasks->schedule(self::MAKE, $recording->id);
         }
     }
 
     private function make(Recording $recording, Task $task): void
     {
         if (RecordingState::Making !== $recording->state) {
+            return;
+        }
+        // An hour of a class takes minutes, and a task that takes so long is claimed again meanwhile.
+        $lock = $this->mixer->lock();
+        if (null === $lock) {
+            $this->tasks->schedule(self::MAKE, $recording->id, $this->clock->ms() + self::BUSY);
+
             return;
         }
         try {
@@ -94,6 +107,8 @@ final readonly class RecordingTaskHandler implements TaskHandler
                 return;
             }
             throw new TryAgain(new Message('live.recording_not_made'), 5_000 * 2 ** $task->attempts);
+        } finally {
+            fclose($lock);
         }
     }
 

@@ -238,6 +238,28 @@ describe('being taken in', () => {
   });
 });
 
+describe('going a moment too early', () => {
+  it('is asking again until the server says it is time, and entering no other room', async () => {
+    let serversPlace = 'main';
+    let asked = 0;
+    const stay = new RoomStay(() => {
+      asked++;
+      return Promise.resolve(ticket(serversPlace));
+    });
+    stay.follow('one', false);
+    await stay.join('none');
+    await moment();
+    expect(asked).toBe(1);
+    expect(server.told).toEqual([]);
+    serversPlace = 'one';
+    await vi.waitFor(() => expect(server.letIn).toHaveLength(1), { timeout: 5_000 });
+    letIn();
+    await moment();
+    expect(server.told.map(({ room }) => room).filter(Boolean)).toEqual(['room of one']);
+    stay.leave();
+  });
+});
+
 describe('joining', () => {
   it('is off when somebody has left while the microphone was asked for', async () => {
     const stay = new RoomStay((there) => Promise.resolve(ticket(there)));

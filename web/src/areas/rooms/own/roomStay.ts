@@ -159,6 +159,9 @@ export class RoomStay {
   private async enter(place: string, turn: number): Promise<void> {
     const ticket = await this.requestTicket(place);
     if (turn !== this.turn) return;
+    // By this page's clock it is time to go, by the server's not yet: whoever went where they still belong by that one
+    // would be removed from there a moment later.
+    if (ticket.place !== place) throw new Error(`Let into ${ticket.place}, not yet into ${place}.`);
     const call = new RoomCall(ticket);
     this.call = call;
     call.subscribe(() => {
