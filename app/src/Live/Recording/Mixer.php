@@ -65,12 +65,20 @@ final readonly class Mixer
      * One at a time on this machine: it takes a processor for minutes.
      *
      * @return resource|null closed, it lets the next one begin; null: another one is being made
+     *
+     * @throws MixingFailed
      */
     public function lock(): mixed
     {
-        $lock = fopen(Settings::folder().'/tmp/mixing', 'c');
+        $path = Settings::folder().'/tmp/mixing';
+        $lock = @fopen($path, 'c');
+        if (false === $lock) {
+            throw MixingFailed::at('lock', "{$path} cannot be opened");
+        }
+        // Whoever makes it first is not always the one who runs the worker.
+        @chmod($path, 0o666);
 
-        return false !== $lock && flock($lock, \LOCK_EX | \LOCK_NB) ? $lock : null;
+        return flock($lock, \LOCK_EX | \LOCK_NB) ? $lock : null;
     }
 
     /**

@@ -83,23 +83,16 @@ final readonly class RecordingTaskHandler implements TaskHandler
         if (RecordingState::Making !== $recording->state) {
             return;
         }
-        // An hour of a class takes minutes, and a task that takes so long is claimed again meanwhile.
-        $lock = $this->mixer->lock();
-        if (null === $lock) {
-            $this->tasks->schedule(self::MAKE, $recording->id, $this->clock->ms() + self::BUSY);
-
-            return;
-        }
         try {
-            $sound = $this->mixer->mix($recording->room, $recording->startedAt, $recording->endedAt ?? 0);
-            if (null === $sound) {
-                $this->recordings->made($recording, RecordingState::Silent);
-            } else {
-                $key = 'recording'.str_replace('-', '', $recording->id);
-                $this->store->put($key, $sound);
-                $this->recordings->made($recording, RecordingState::Ready, $key, \strlen($sound));
+            // An hour of a class takes minutes, and a task that takes so long is claimed again meanwhile.
+            $lock = $this->mixer->lock();
+            if (null === $lock) {
+                $this->tasks->schedule(self::MAKE, $recording->id, $this->clock->ms() + self::BUSY);
+
+                return;
             }
-            $this->mixer->forget($recording->room, $recording->startedAt, $recording->endedAt ?? 0);
+            $this->mix($recording);
+            fclose($lock);
         } catch (MixingFailed|FileAway) {
             if ($task->attempts >= self::MOST_TRIES) {
                 $this->recordings->made($recording, RecordingState::Failed);
@@ -107,9 +100,25 @@ final readonly class RecordingTaskHandler implements TaskHandler
                 return;
             }
             throw new TryAgain(new Message('live.recording_not_made'), 5_000 * 2 ** $task->attempts);
-        } finally {
-            fclose($lock);
         }
+    }
+
+    /**
+     * @throws MixingFailed
+     * @throws FileAway
+     */
+    private function mix(Recording $recording): void
+    {
+        $ended = $recording->endedAt ?? $recording->startedAt;
+        $sound = $this->mixer->mix($recording->room, $recording->startedAt, $ended);
+        if (null === $sound) {
+            $this->recordings->made($recording, RecordingState::Silent);
+        } else {
+            $key = 'recording'.str_replace('-', '', $recording->id);
+            $this->store->put($key, $sound);
+            $this->recordings->made($recording, RecordingState::Ready, $key, \strlen($sound));
+        }
+        $this->mixer->forget($recording->room, $recording->startedAt, $ended);
     }
 
     private function recording(Task $task): ?Recording
