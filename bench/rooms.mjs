@@ -125,10 +125,9 @@ const stats = () =>
     .map((speaker) => speaker.stats())
     .reduce((sum, one) => Object.fromEntries(Object.entries(one).map(([name, value]) => [name, value + sum[name]])));
 
-/** What so many cost a media server while `talking` of each group talk. */
-async function measured(name, pid, quiet, groups, talking) {
+/** What those who are in its rooms cost a media server. */
+async function measured(name, pid, quiet, groups) {
   const students = groups.flat().length;
-  for (const group of groups) for (const id of group.slice(talking)) speakers.get(id).talk(false);
   await wait(5_000);
   const gatePid = pidOf('gate');
   const [before, gate, first] = [cost(pid), cost(gatePid), stats()];
@@ -163,8 +162,11 @@ async function load(students, count, talking) {
   await command(staff, lesson, { kind: 'sendOut' });
   const pid = pidOf('media');
   const quiet = cost(pid);
-  for (const one of groups.flat()) await enter(one.id, await ticketOf(one));
-  await measured('here', pid, quiet, ids, talking ?? students);
+  // Whoever is not to talk is silent from the beginning: the speakers' own processor is not without end.
+  const most = talking ?? students;
+  for (const group of groups)
+    for (const [i, one] of group.entries()) (await enter(one.id, await ticketOf(one))).talk(i < most);
+  await measured('here', pid, quiet, ids);
   await empty();
   for (const isMixed of [false, true]) {
     const server = await bareServer(run);
@@ -172,9 +174,9 @@ async function load(students, count, talking) {
     for (const [number, group] of ids.entries()) {
       const room = `bare-${number}`;
       await server.makeRoom(room, isMixed);
-      for (const id of group) await enter(id, { address, room }, { isMixed });
+      for (const [i, id] of group.entries()) (await enter(id, { address, room }, { isMixed })).talk(i < most);
     }
-    await measured(isMixed ? 'bare, mixed' : 'bare, handed on', server.pid, empties, ids, talking ?? students);
+    await measured(isMixed ? 'bare, mixed' : 'bare, handed on', server.pid, empties, ids);
     await empty();
     server.stop();
     await wait(500);

@@ -45,6 +45,7 @@ async function lineTo() {
     socket.onopen = done;
     socket.onerror = () => fail(new Error('The bare media server does not answer.'));
   });
+  socket.setMaxListeners(0); // one for each question that is not answered yet
   let number = 0;
   const ask = (message) =>
     new Promise((done) => {

@@ -116,6 +116,20 @@ export function MicrophoneCheck({
       <h2 className="text-lg font-semibold">{m.room_check_title()}</h2>
       {problem !== null && <p role="alert">{m.room_problem({ key: problem })}</p>}
       {track !== null && <Level track={track} />}
+      <Button
+        look="main"
+        className="w-full py-4 text-xl"
+        busy={busy || (track === null && problem === null)}
+        onClick={() => onDone(track !== null)}
+      >
+        {track === null && problem !== null ? m.room_joinListening() : m.room_check_join()}
+      </Button>
+      {track !== null && (
+        <Button look="quiet" className="self-center" busy={busy} onClick={() => onDone(false)}>
+          {m.room_joinListening()}
+        </Button>
+      )}
+      {/* Below: what comes a moment later must not move the button that is being pressed. */}
       {all.length > 1 && (
         <Choice
           label={m.room_check_device()}
@@ -132,19 +146,6 @@ export function MicrophoneCheck({
         />
       )}
       {track !== null && <HearYourself track={track} />}
-      <Button
-        look="main"
-        className="w-full py-4 text-xl"
-        busy={busy || (track === null && problem === null)}
-        onClick={() => onDone(track !== null)}
-      >
-        {track === null && problem !== null ? m.room_joinListening() : m.room_check_join()}
-      </Button>
-      {track !== null && (
-        <Button look="quiet" className="self-center" busy={busy} onClick={() => onDone(false)}>
-          {m.room_joinListening()}
-        </Button>
-      )}
       <p className="text-sm text-soft">{m.room_check_without()}</p>
     </section>
   );

@@ -14,7 +14,8 @@ interface Told {
 const server = vi.hoisted(() => {
   const told: Told[] = [];
   const letIn: (() => void)[] = [];
-  return { told, letIn };
+  const remove: (() => void)[] = [];
+  return { told, letIn, remove };
 });
 /** The room says yes to all who wait. */
 const letIn = () => {
@@ -54,7 +55,9 @@ vi.mock('./janus', () => ({
             handleRemoteJsep: () => undefined,
             send: ({ message }: { message: Told }) => {
               server.told.push({ ...message, isOn: sent?.enabled });
-              if (message.request === 'join') server.letIn.push(() => onMessage({ videoroom: 'joined' }));
+              if (message.request !== 'join') return;
+              server.letIn.push(() => onMessage({ videoroom: 'joined' }));
+              server.remove.push(() => onMessage({ videoroom: 'event', leaving: 'ok', reason: 'kicked' }));
             },
           });
         },
@@ -237,6 +240,29 @@ describe('being taken in', () => {
     expect(stay.snapshot().isJoined).toBe(false);
   });
 });
+
+it('goes back in after it was removed by mistake, and stays out where another page of theirs is in', async () => {
+  const stays = [false, true].map((isSeen) => {
+    const stay = new RoomStay(
+      (there) => Promise.resolve(ticket(there)),
+      () => undefined,
+      () => isSeen,
+    );
+    stay.follow('one', false);
+    void stay.join('none');
+    return stay;
+  });
+  await moment();
+  letIn();
+  await moment();
+  for (const removed of server.remove.splice(0)) removed();
+  await vi.waitFor(() => expect(server.letIn).toHaveLength(1), { timeout: 8_000 });
+  letIn();
+  await moment();
+  expect(stays.map((stay) => stay.snapshot().problem)).toEqual([null, 'elsewhere']);
+  expect(stays.map((stay) => stay.snapshot().call?.phase)).toEqual(['in', undefined]);
+  for (const stay of stays) stay.leave();
+}, 15_000);
 
 describe('going a moment too early', () => {
   it('is asking again until the server says it is time, and entering no other room', async () => {

@@ -50,10 +50,12 @@ export class RoomStay {
   /**
    * @param requestTicket gives what lets this page into a room, at once
    * @param onOutcome     hears whether this device can send sound, whenever that is another than before
+   * @param isSeen        whether the server sees somebody of this name in a place: another page of theirs
    */
   constructor(
     private readonly requestTicket: (place: string) => Promise<Ticket>,
     private readonly onOutcome: (outcome: Outcome) => void = () => undefined,
+    private readonly isSeen: (place: string) => boolean = () => true,
   ) {}
 
   readonly subscribe = (listener: () => void) => {
@@ -185,7 +187,13 @@ export class RoomStay {
       // The page that was opened later stays in the room: two pages would remove each other for ever.
       const { turn } = this;
       this.later = setTimeout(() => {
+        const { place } = this.state;
         if (turn !== this.turn) return;
+        // Removed by what was true a moment ago, and nobody else is there: back in.
+        if (place !== null && !this.isSeen(place)) {
+          this.retry(0);
+          return;
+        }
         this.end();
         this.set({ problem: 'elsewhere' });
       }, movesWithin);

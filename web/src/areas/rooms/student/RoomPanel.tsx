@@ -16,7 +16,7 @@ import { useComingsAndGoings } from '../own/useComingsAndGoings';
 import { useRecorded } from '../own/useRecorded';
 import { AskToSpeak } from './AskToSpeak';
 import { MyCaptions } from './MyCaptions';
-import { roomStay, tellOutcome } from './stay';
+import { noteSeen, roomStay, tellOutcome } from './stay';
 
 type Now = Schema['StudentNow'];
 
@@ -32,6 +32,7 @@ const mayNotSpeak = ({ speaking }: Now) => speaking.muted && !speaking.given;
 /** Follows the student from room to room, whatever the page shows meanwhile. */
 function RoomKeeper({ now, phase, serverNow }: Props) {
   const place = placeOf(now, phase, serverNow);
+  useEffect(() => noteSeen(now.seenIn), [now.seenIn]);
   useEffect(() => roomStay.follow(place, place === MAIN), [place]);
   useEffect(() => {
     if (now.takesIn) roomStay.takeIn();

@@ -11,5 +11,15 @@ export function tellOutcome(outcome: Outcome): void {
   take(api.PUT('/api/student/microphone', { body: { outcome } })).catch(() => (told = null));
 }
 
+let seenIn: string | null = null;
+/** Where the server sees the student now; null: in no room. */
+export const noteSeen = (place: string | null) => {
+  seenIn = place;
+};
+
 /** The server knows where the student belongs, and lets them in there alone. */
-export const roomStay = new RoomStay(() => take(api.POST('/api/student/room')), tellOutcome);
+export const roomStay = new RoomStay(
+  () => take(api.POST('/api/student/room')),
+  tellOutcome,
+  (place) => place === seenIn,
+);
