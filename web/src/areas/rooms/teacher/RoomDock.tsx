@@ -72,7 +72,7 @@ export function RoomDock({ lesson }: { lesson: Lesson }) {
         {whereIs(lesson, place, speaks)}
         {call?.phase !== 'in' && <span className="font-normal text-soft">{m.room_connecting()}</span>}
       </p>
-      <div className="flex max-h-32 min-w-0 flex-1 flex-wrap items-center gap-2 overflow-y-auto">
+      <div className="flex max-h-32 min-w-72 flex-1 flex-wrap items-center gap-2 overflow-y-auto">
         {others.length > 0 ? (
           <RoomPeople people={others} />
         ) : (
