@@ -156,7 +156,7 @@ final class MixerTest extends TestCase
      */
     private static function packets(): array
     {
-        $file = (string) file_get_contents(__DIR__.'/tone.opus');
+        $file = (string) file_get_contents(\dirname(__DIR__, 3).'/bench/rooms/tone.opus');
         [$packets, $open] = [[], ''];
         for ($at = 0; $at < \strlen($file);) {
             $segments = \ord($file[$at + 26]);

@@ -7,10 +7,12 @@ namespace FreshHuddle\App\Live\Admission;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\Core\Rooms\MainSession;
 
 /**
@@ -25,6 +27,18 @@ final readonly class ExpectedPlaces
         private MoveStore $moves,
         private Clock $clock,
     ) {
+    }
+
+    /**
+     * @param string $place `main`, or the id of a group or a side room
+     *
+     * @return list<Audience> the students who belong there; for the main session all, wherever they are
+     */
+    public function audience(Lesson $lesson, string $place): array
+    {
+        return MainSession::PLACE === $place
+            ? [Audience::everybody($lesson->id)]
+            : array_map(Audience::student(...), array_keys($this->ofClass($lesson->class->id), $place, true));
     }
 
     /**

@@ -14,7 +14,6 @@ use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Rooms\RoomFinder;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
-use FreshHuddle\Core\Rooms\MainSession;
 
 /**
  * What is said in rooms of our own, typed by the staff, while a lesson is on.
@@ -68,7 +67,7 @@ final readonly class Captions
             $this->em->flush();
             $this->dropOld($lesson, $place);
             $this->stream->publish(
-                [Audience::staff($lesson->id), ...$this->readers($lesson, $place)],
+                [Audience::staff($lesson->id), ...$this->places->audience($lesson, $place)],
                 new CaptionMessage($place, self::view($caption)),
             );
         });
@@ -91,19 +90,6 @@ final readonly class Captions
             ->getRepository(Caption::class)
             ->findBy(['lesson' => $lesson, 'place' => $place], ['id' => 'DESC'], null, self::KEPT);
         array_walk($lines, $this->em->remove(...));
-    }
-
-    /**
-     * @return list<Audience>
-     */
-    private function readers(Lesson $lesson, string $place): array
-    {
-        return MainSession::PLACE === $place
-            ? [Audience::everybody($lesson->id)]
-            : array_map(
-                Audience::student(...),
-                array_keys($this->places->ofClass($lesson->class->id), $place, true),
-            );
     }
 
     private static function view(Caption $caption): CaptionView

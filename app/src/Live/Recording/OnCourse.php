@@ -50,7 +50,7 @@ final readonly class OnCourse
     private function end(?Lesson $lesson): void
     {
         if (null !== $lesson) {
-            $this->recordings->endAll($lesson);
+            $this->recordings->end($lesson);
         }
     }
 }

@@ -95,15 +95,10 @@ final readonly class Recordings
         });
     }
 
-    public function end(Lesson $lesson, string $place): void
-    {
-        $this->endAll($lesson, $place);
-    }
-
     /**
      * @param string|null $place null: wherever one is running
      */
-    public function endAll(Lesson $lesson, ?string $place = null): void
+    public function end(Lesson $lesson, ?string $place = null): void
     {
         $this->transaction->run(function () use ($lesson, $place): void {
             $which = ['lesson' => $lesson, 'state' => RecordingState::Running] + (null === $place ? [] : ['place' => $place]);
@@ -157,15 +152,8 @@ final readonly class Recordings
     private function tell(Recording $recording, bool $on): void
     {
         $lesson = $recording->lesson;
-        $readers =
-            MainSession::PLACE === $recording->place
-                ? [Audience::everybody($lesson->id)]
-                : array_map(
-                    Audience::student(...),
-                    array_keys($this->places->ofClass($lesson->class->id), $recording->place, true),
-                );
         $this->stream->publish(
-            [Audience::staff($lesson->id), ...$readers],
+            [Audience::staff($lesson->id), ...$this->places->audience($lesson, $recording->place)],
             new RecordingMessage($recording->place, $on),
         );
     }
