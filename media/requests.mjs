@@ -82,6 +82,8 @@ export class Requests {
   #handles = new Set();
   /** Handles in rooms where this person hears and sends nothing: it stands in the token that let them in. */
   #listening = new Set();
+  /** Handles in rooms where their screen is not to be seen. */
+  #screenless = new Set();
   /** Requests for a session or a handle that are not answered yet, by transaction. */
   #awaited = new Map();
 
@@ -155,12 +157,21 @@ export class Requests {
     const jsep = description(from.jsep);
     if (!body || !jsep) return null;
     if (jsep.jsep !== undefined && this.#listening.has(base.handle_id)) return null;
+    const isScreen = body.descriptions?.some((one) => one.description === 'screen') ?? false;
+    if (isScreen && this.#screenless.has(base.handle_id)) return null;
     body.request = asked.request;
     if (body.request === 'join') {
       if (body.ptype !== 'publisher' && body.ptype !== 'subscriber') return null;
-      if (body.ptype === 'publisher' && body.token?.split('.')[1] !== 'speaks') this.#listening.add(base.handle_id);
-      if (body.ptype === 'publisher') Object.assign(body, { id: this.#person.id, display: this.#person.name });
+      if (body.ptype === 'publisher') this.#joinAs(body, base.handle_id);
     }
     return { ...base, body, ...jsep };
+  }
+
+  /** What they may send there is said by the token that lets them in; one they made up lets nobody in. */
+  #joinAs(body, handle) {
+    const right = body.token?.split('.')[1];
+    if (right !== 'shares') this.#screenless.add(handle);
+    if (right !== 'shares' && right !== 'speaks') this.#listening.add(handle);
+    Object.assign(body, { id: this.#person.id, display: this.#person.name });
   }
 }

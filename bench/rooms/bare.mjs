@@ -1,7 +1,7 @@
 // The media server alone, without our application, gate, tokens and events: what the same talking costs there, handed
 // on or mixed.
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, openSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { WebSocket } from 'ws';
@@ -25,13 +25,20 @@ export async function bareServer(run) {
     writeFileSync(join(folder, name), text);
   }
   writeFileSync(join(folder, 'janus.plugin.audiobridge.jcfg'), 'general: { string_ids = true }\n');
-  const server = spawn('janus', ['-F', folder], { stdio: 'ignore' });
+  const said = openSync(join(folder, 'said'), 'w');
+  const start = () => spawn('janus', ['-F', folder], { stdio: ['ignore', said, said] });
+  let server = start();
   for (let tries = 0; ; tries++) {
     try {
       return { pid: server.pid, makeRoom: await lineTo(), stop: () => server.kill() };
     } catch (problem) {
-      if (tries > 50) throw problem;
-      await new Promise((done) => setTimeout(done, 100));
+      if (tries > 100) throw new Error(`${problem.message}; see ${folder}/said.`);
+      // Now and then it ends while it is starting.
+      if (server.exitCode !== null || server.signalCode !== null) {
+        console.error(`  (the bare media server ended at its start: ${server.exitCode ?? server.signalCode}; once more)`);
+        server = start();
+      }
+      await new Promise((done) => setTimeout(done, 200));
     }
   }
 }
@@ -43,7 +50,7 @@ async function lineTo() {
   const socket = new WebSocket(address, 'janus-protocol');
   await new Promise((done, fail) => {
     socket.onopen = done;
-    socket.onerror = () => fail(new Error('The bare media server does not answer.'));
+    socket.onerror = ({ message }) => fail(new Error(`The bare media server does not answer: ${message}`));
   });
   socket.setMaxListeners(0); // one for each question that is not answered yet
   let number = 0;
@@ -63,7 +70,9 @@ async function lineTo() {
   alive.unref();
   return async (room, isMixed) => {
     const plugin = `janus.plugin.${isMixed ? 'audiobridge' : 'videoroom'}`;
-    const handle = (await ask({ janus: 'attach', session_id, plugin })).data.id;
+    const handle = (await ask({ janus: 'attach', session_id, plugin })).data?.id;
+    // It was too busy to hear that this session is still there.
+    if (handle === undefined) return false;
     const how = isMixed
       ? { sampling_rate: 48_000, audiolevel_event: false }
       : { publishers: 100, audiocodec: 'opus', opus_fec: true, opus_dtx: true, audiolevel_event: false };
@@ -74,5 +83,6 @@ async function lineTo() {
       body: { request: 'create', room, ...how },
     });
     if (made.plugindata.data.error !== undefined) throw new Error(made.plugindata.data.error);
+    return true;
   };
 }

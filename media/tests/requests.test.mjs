@@ -67,6 +67,26 @@ describe('a page', () => {
     expect(requests.fromPage(onHandle({ request: 'configure' }, offer))).not.toBeNull();
   });
 
+  it('shows no screen in a room where its token lets it only speak, whatever other tokens it tries', () => {
+    const join = (right) =>
+      requests.fromPage(
+        onHandle({ request: 'join', ptype: 'publisher', room: 'o1', token: `${ada.id}.${right}.aa` }),
+      );
+    const shows = (description) =>
+      requests.fromPage(onHandle({ request: 'configure', descriptions: [{ mid: '1', description }] })) !== null;
+    join('shares');
+    expect([shows('camera'), shows('screen')]).toEqual([true, true]);
+    for (const [first, then] of [
+      ['speaks', 'shares'],
+      ['shares', 'speaks'],
+    ]) {
+      requests = opened();
+      join(first);
+      join(then);
+      expect([shows('camera'), shows('screen')]).toEqual([true, false]);
+    }
+  });
+
   it('is given the token of a session by the gate, and its own is dropped', () => {
     expect(requests.fromPage(onHandle({ request: 'start' }, { token: 'mine', apisecret: 'x' }))).toEqual({
       janus: 'message',

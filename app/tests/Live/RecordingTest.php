@@ -81,6 +81,49 @@ final class RecordingTest extends AppTestCase
         $this->record(true)->is(422);
     }
 
+    public function test_it_ends_when_its_class_records_nothing_any_more(): void
+    {
+        $this->record(true)->is(200);
+        $this->source(['recordingDays' => 9])->is(200);
+        self::assertSame('running', $this->all()->text('recordings.0.state'));
+        $this->source(['recordingDays' => 0])->is(200);
+        self::assertSame('making', $this->all()->text('recordings.0.state'));
+        self::assertFalse($this->ticket()->at('recorded'));
+    }
+
+    public function test_an_assistant_begins_and_hears_it_but_does_not_throw_it_away(): void
+    {
+        $recording = $this->ready();
+        self::assertTrue($this->all()->at('mayDelete'));
+        $helper = $this->newTeacher('otto@larkmouth.example');
+        $this->db()->insert('class_staff', [
+            'class_id' => $this->lesson->text('classId'),
+            'teacher_id' => $helper->id,
+            'role' => 'assistant',
+        ]);
+        $this->asTeacher($helper);
+        $this->ask('PUT', $this->address($this->group, 'recording'), ['on' => true])->is(200);
+        self::assertFalse($this->ask('GET', $this->recordings())->is(200)->at('mayDelete'));
+        $this->ask('DELETE', "/api/staff/recordings/{$recording}")->is(403);
+        self::assertSame('some sound', $this->sound($recording)->is(200)->raw);
+    }
+
+    public function test_its_bytes_go_even_when_the_file_store_is_away_at_first(): void
+    {
+        $recording = $this->ready();
+        $path = \dirname(__DIR__, 3).'/var/test-files/re/recordingtest';
+        unlink($path);
+        // What cannot be let go: a folder where the file was.
+        mkdir($path);
+        $this->ask('DELETE', "/api/staff/recordings/{$recording}")->is(204);
+        self::assertSame([], $this->all()->list('recordings'));
+        $this->work();
+        rmdir($path);
+        $this->service(FileStore::class)->put('recordingtest', 'some sound');
+        $this->db()->executeStatement("UPDATE due_task SET due_at = 0 WHERE kind = 'dropRecording'");
+        $this->assertGone();
+    }
+
     public function test_it_is_for_the_staff_of_the_class_alone(): void
     {
         $recording = $this->ready();
@@ -195,6 +238,7 @@ final class RecordingTest extends AppTestCase
 
     private function assertGone(): void
     {
+        $this->work();
         $this->expectException(FileAway::class);
         $this->service(FileStore::class)->get('recordingtest');
     }

@@ -4679,6 +4679,7 @@ export interface components {
         };
         RecordingsView: {
             days: number;
+            mayDelete: boolean;
             recordings: components["schemas"]["RecordingView"][];
         };
         RefreshHint: {

@@ -10,12 +10,14 @@ use FreshHuddle\App\Lesson\Event\SegmentBegun;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Rooms\Event\RoomOpened;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
+use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * A recording ends with the part of the lesson it was begun in; and goes on in a room that the media server has made
- * anew.
+ * A recording ends with the part of the lesson it was begun in, and where its class records nothing any more; and goes
+ * on in a room that the media server has made anew.
  */
 final readonly class OnCourse
 {
@@ -44,6 +46,15 @@ final readonly class OnCourse
         $recording = $this->recordings->running($event->room);
         if (null !== $recording) {
             $this->tasks->schedule(RecordingTaskHandler::RECORD, $recording->id);
+        }
+    }
+
+    #[AsEventListener]
+    public function ofRooms(RoomsChanged $event): void
+    {
+        $lesson = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
+        if (null !== $lesson) {
+            $this->recordings->endUnwanted($lesson);
         }
     }
 

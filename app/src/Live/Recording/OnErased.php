@@ -15,7 +15,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
  */
 final readonly class OnErased
 {
-    public function __construct(private EntityManagerInterface $em, private RecordingFiles $files)
+    public function __construct(private EntityManagerInterface $em, private Recordings $recordings)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class OnErased
             ->getResult();
         foreach (\is_array($all) ? $all : [] as $recording) {
             if ($recording instanceof Recording) {
-                $this->files->remove($recording);
+                $this->recordings->remove($recording);
             }
         }
     }

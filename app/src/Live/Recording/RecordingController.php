@@ -26,7 +26,6 @@ final readonly class RecordingController
         private EntityManagerInterface $em,
         private LessonAccess $lessons,
         private Recordings $recordings,
-        private RecordingFiles $files,
         private FileStore $store,
     ) {
     }
@@ -49,14 +48,14 @@ final readonly class RecordingController
         $lesson = $this->lessons->lesson($teacher, $id);
         $request->on ? $this->recordings->begin($lesson, $place) : $this->recordings->end($lesson, $place);
 
-        return $this->recordings->view($lesson);
+        return $this->recordings->view($lesson, $teacher);
     }
 
     /** The recordings of a lesson, the newest first. */
     #[Route('/api/staff/lessons/{id}/recordings', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     public function all(#[CurrentUser] Teacher $teacher, string $id): RecordingsView
     {
-        return $this->recordings->view($this->lessons->lesson($teacher, $id));
+        return $this->recordings->view($this->lessons->lesson($teacher, $id), $teacher);
     }
 
     /** What was said, as an Ogg Opus file. */
@@ -82,7 +81,7 @@ final readonly class RecordingController
         if (RecordingState::Running === $recording->state) {
             throw LiveRefused::outdated('live.still_recording');
         }
-        $this->files->remove($recording);
+        $this->recordings->remove($recording);
     }
 
     /**

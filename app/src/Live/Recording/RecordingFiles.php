@@ -6,13 +6,10 @@ namespace FreshHuddle\App\Live\Recording;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Materials\Media\Store\FileAway;
-use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Worker\PurgesExpired;
 
 /**
- * Recordings are gone when their days are over, or when somebody throws them away: first their bytes, then what is said
- * of them.
+ * Recordings are gone when their days are over.
  */
 final readonly class RecordingFiles implements PurgesExpired
 {
@@ -23,7 +20,6 @@ final readonly class RecordingFiles implements PurgesExpired
         private EntityManagerInterface $em,
         private Recordings $recordings,
         private Mixer $mixer,
-        private FileStore $store,
         private Clock $clock,
     ) {
     }
@@ -37,24 +33,9 @@ final readonly class RecordingFiles implements PurgesExpired
             ->getResult();
         foreach (\is_array($due) ? $due : [] as $recording) {
             if ($recording instanceof Recording) {
-                $this->remove($recording);
+                $this->recordings->remove($recording);
             }
         }
         $this->mixer->forgetOld(intdiv($this->clock->ms(), 1_000) - self::LEFT_OVER);
-    }
-
-    /**
-     * A store that is away keeps the bytes, and the recording stays: it is tried again.
-     */
-    public function remove(Recording $recording): void
-    {
-        try {
-            if (null !== $recording->file) {
-                $this->store->drop($recording->file);
-            }
-        } catch (FileAway) {
-            return;
-        }
-        $this->recordings->remove($recording);
     }
 }

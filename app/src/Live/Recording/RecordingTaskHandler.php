@@ -24,10 +24,14 @@ final readonly class RecordingTaskHandler implements TaskHandler
     /** The subject is the recording's id. */
     public const RECORD = 'recordRoom';
     public const MAKE = 'makeRecording';
+    /** The subject is a name in the file store. */
+    public const DROP = 'dropRecording';
 
     private const MOST_TRIES = 6;
     /** Another one is being made: milliseconds until the next look. */
     private const BUSY = 15_000;
+    /** The file store is away: milliseconds until the next try to throw something away. */
+    private const AWAY = 600_000;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -42,7 +46,7 @@ final readonly class RecordingTaskHandler implements TaskHandler
 
     public static function kinds(): array
     {
-        return [self::RECORD, self::MAKE];
+        return [self::RECORD, self::MAKE, self::DROP];
     }
 
     public function classOf(Task $task): ?string
@@ -52,9 +56,23 @@ final readonly class RecordingTaskHandler implements TaskHandler
 
     public function handle(Task $task): ?int
     {
+        if (self::DROP === $task->kind) {
+            return $this->drop($task->subject);
+        }
         $recording = $this->recording($task);
         if (null !== $recording) {
             self::RECORD === $task->kind ? $this->record($recording, $task) : $this->make($recording, $task);
+        }
+
+        return null;
+    }
+
+    private function drop(string $file): ?int
+    {
+        try {
+            $this->store->drop($file);
+        } catch (FileAway) {
+            return $this->clock->ms() + self::AWAY;
         }
 
         return null;
@@ -123,7 +141,7 @@ final readonly class RecordingTaskHandler implements TaskHandler
 
     private function recording(Task $task): ?Recording
     {
-        $recording = $this->em->find(Recording::class, $task->subject);
+        $recording = self::DROP === $task->kind ? null : $this->em->find(Recording::class, $task->subject);
         if (null !== $recording) {
             $this->em->refresh($recording);
         }

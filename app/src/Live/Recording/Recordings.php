@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live\Recording;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Lesson;
@@ -13,6 +14,8 @@ use FreshHuddle\App\Live\Admission\ExpectedPlaces;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Rooms\RoomFinder;
 use FreshHuddle\App\Rooms\Source\RoomSources;
+use FreshHuddle\App\Roster\Staff\Staff;
+use FreshHuddle\App\Roster\Staff\StaffRole;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
@@ -33,16 +36,18 @@ final readonly class Recordings
         private RoomFinder $rooms,
         private RoomSources $sources,
         private ExpectedPlaces $places,
+        private Staff $staff,
         private Tasks $tasks,
         private Stream $stream,
         private Clock $clock,
     ) {
     }
 
-    public function view(Lesson $lesson): RecordingsView
+    public function view(Lesson $lesson, Teacher $for): RecordingsView
     {
         return new RecordingsView(
             $this->sources->forClass($lesson->class)->recordingDays,
+            StaffRole::Assistant !== $this->staff->role($for, $lesson->class),
             array_map(
                 self::one(...),
                 $this->em
@@ -118,6 +123,17 @@ final readonly class Recordings
     }
 
     /**
+     * Of a class that records nothing any more, no recording goes on.
+     */
+    public function endUnwanted(string $lessonId): void
+    {
+        $lesson = $this->em->find(Lesson::class, $lessonId);
+        if (null !== $lesson && 0 === $this->sources->forClass($lesson->class)->recordingDays) {
+            $this->end($lesson);
+        }
+    }
+
+    /**
      * What was made of it.
      *
      * @param string|null $file in the file store; null: nothing
@@ -136,10 +152,17 @@ final readonly class Recordings
         });
     }
 
+    /**
+     * What is said of it goes now; its bytes as soon as the file store is there.
+     */
     public function remove(Recording $recording): void
     {
-        $this->em->remove($recording);
-        $this->em->flush();
+        $this->transaction->run(function () use ($recording): void {
+            if (null !== $recording->file) {
+                $this->tasks->schedule(RecordingTaskHandler::DROP, $recording->file);
+            }
+            $this->em->remove($recording);
+        });
     }
 
     public function running(string $room): ?Recording

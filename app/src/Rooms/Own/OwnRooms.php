@@ -141,17 +141,15 @@ final readonly class OwnRooms implements RoomService
     /**
      * Lets somebody in, once. If they are in it already, they leave it: they come from another page.
      *
-     * @param bool $speaks false: they hear, and the gate lets nothing of theirs into the room
-     *
      * @return string the token that opens it
      *
      * @throws MeetingServiceFailed with `missing` where there is no such room now
      */
-    public function admit(string $room, Participant $participant, bool $speaks = true): string
+    public function admit(string $room, Participant $participant, RoomRight $right = RoomRight::Share): string
     {
         $this->revokeTokens($room, static fn (string $person): bool => $person === $participant->id);
         $this->kick($room, $participant->id);
-        $token = implode('.', [$participant->id, $speaks ? 'speaks' : 'listens', bin2hex(random_bytes(20))]);
+        $token = implode('.', [$participant->id, $right->value, bin2hex(random_bytes(20))]);
         $this->media->request($room, ['request' => 'allowed', 'action' => 'add', 'allowed' => [$token]]);
 
         return $token;

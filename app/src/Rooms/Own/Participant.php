@@ -35,6 +35,11 @@ final readonly class Participant
         return str_starts_with($id, self::STAFF) ? null : $id;
     }
 
+    public function isStaff(): bool
+    {
+        return str_starts_with($this->id, self::STAFF);
+    }
+
     /**
      * @return string letters that may stand in an address
      */

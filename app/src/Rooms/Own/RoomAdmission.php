@@ -52,9 +52,17 @@ final readonly class RoomAdmission
         if (RoomState::Closed === $room?->state) {
             throw RoomsRefused::outdated('rooms.closed');
         }
+        $mayShare =
+            $participant->isStaff()
+            || ($room?->allowedHere()->under($this->sources->forClass($class)->allowed())->shareScreen ?? false);
+        $right = $mayShare ? RoomRight::Share : RoomRight::Speak;
         try {
-            $voice = $this->admit($this->voice($class->id), $participant, $isVoice);
-            $key = null === $room ? $voice : $this->admit($room->externalId ?? '', $participant);
+            $voice = $this->admit(
+                $this->voice($class->id),
+                $participant,
+                $isVoice ? RoomRight::Speak : RoomRight::Listen,
+            );
+            $key = null === $room ? $voice : $this->admit($room->externalId ?? '', $participant, $right);
         } catch (MeetingServiceFailed) {
             throw RoomsRefused::outdated('rooms.no_sound');
         }
@@ -65,7 +73,7 @@ final readonly class RoomAdmission
             $this->address->forParticipant($participant),
             $key->room,
             $key->token,
-            $room?->allowedHere()->under($this->sources->forClass($class)->allowed())->shareScreen ?? false,
+            $mayShare,
             $isVoice ? null : $voice,
             $this->relay->forParticipant($participant),
         );
@@ -82,10 +90,10 @@ final readonly class RoomAdmission
     /**
      * @throws MeetingServiceFailed
      */
-    private function admit(string $name, Participant $participant, bool $speaks = true): RoomKey
+    private function admit(string $name, Participant $participant, RoomRight $right): RoomKey
     {
         try {
-            return new RoomKey($name, $this->rooms->admit($name, $participant, $speaks));
+            return new RoomKey($name, $this->rooms->admit($name, $participant, $right));
         } catch (MeetingServiceFailed $e) {
             if (!$e->missing) {
                 throw $e;
@@ -93,7 +101,7 @@ final readonly class RoomAdmission
             $this->rooms->open($name, true);
             $this->events->dispatch(new RoomOpened($name));
 
-            return new RoomKey($name, $this->rooms->admit($name, $participant, $speaks));
+            return new RoomKey($name, $this->rooms->admit($name, $participant, $right));
         }
     }
 

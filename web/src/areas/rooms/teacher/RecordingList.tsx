@@ -4,7 +4,7 @@ import { dayText, timeText } from '../../../words/when';
 import * as m from '#messages';
 import { useRecordings, type Recording } from './useRecordings';
 
-function Line({ one, onDelete, onStop }: { one: Recording; onDelete: () => void; onStop: () => void }) {
+function Line({ one, onDelete, onStop }: { one: Recording; onDelete: (() => void) | null; onStop: () => void }) {
   const about = { room: one.name === '' ? m.rooms_mainSession() : one.name, time: timeText(one.startedAt) };
   const sound = `/api/staff/recordings/${one.id}/sound`;
   return (
@@ -29,7 +29,7 @@ function Line({ one, onDelete, onStop }: { one: Recording; onDelete: () => void;
         <Button className="text-sm" onClick={onStop}>
           {m.room_recordStop()}
         </Button>
-      ) : (
+      ) : onDelete === null ? null : (
         <Button look="quiet" className="text-sm" aria-label={m.rooms_recordingDeleteOf(about)} onClick={onDelete}>
           {m.rooms_recordingDelete()}
         </Button>
@@ -42,7 +42,7 @@ function Line({ one, onDelete, onStop }: { one: Recording; onDelete: () => void;
 }
 
 export function RecordingList({ lesson }: { lesson: string }) {
-  const { all, set, remove } = useRecordings(lesson);
+  const { all, mayDelete, set, remove } = useRecordings(lesson);
   if (all.length === 0) return null;
   return (
     <section aria-label={m.rooms_recordings()} className="mt-8 max-w-4xl">
@@ -53,7 +53,7 @@ export function RecordingList({ lesson }: { lesson: string }) {
           <Line
             key={one.id}
             one={one}
-            onDelete={() => remove.mutate(one.id)}
+            onDelete={mayDelete ? () => remove.mutate(one.id) : null}
             onStop={() => set.mutate({ place: one.place, on: false })}
           />
         ))}

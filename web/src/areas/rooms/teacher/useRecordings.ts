@@ -42,5 +42,5 @@ export function useRecordings(lesson: string) {
     onSettled,
     onError: fail,
   });
-  return { days: data?.days ?? 0, all: data?.recordings ?? [], set, remove };
+  return { days: data?.days ?? 0, mayDelete: data?.mayDelete ?? false, all: data?.recordings ?? [], set, remove };
 }
