@@ -45,7 +45,7 @@ const OpenLesson = lazy(() =>
 const OpenClass = lazy(() =>
   import('./areas/record/classFile/OpenClass').then((file) => ({ default: file.OpenClass })),
 );
-const LessonPage = lazy(() => import('./areas/record/LessonPage').then((file) => ({ default: file.LessonPage })));
+const LessonPage = lazy(() => import('./areas/dryrun/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 const probeEvery = 2_000;
 

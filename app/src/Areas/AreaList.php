@@ -23,6 +23,7 @@ final class AreaList
         'live' => 'The running lesson.',
         'debrief' => 'Talking about the work: share-out, shown work, sums, calling on students, questions, the gallery.',
         'record' => 'What came of a lesson.',
+        'dryrun' => 'The lesson with simulated students: rehearsed in a moment, or to practise.',
     ];
 
     /**

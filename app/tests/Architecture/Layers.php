@@ -27,6 +27,7 @@ final class Layers
         'Live',
         'Debrief',
         'Record',
+        'DryRun',
     ];
     /** What every area may use, and what uses none. */
     private const UNDER_ALL = ['Refusal', 'Words', 'Http', 'Database', 'Stream', 'Worker', 'Mail', 'Print'];

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\DryRun;
 
 /**
- * One simulated student in a lesson: is shown what their page shows, and says what they do. Whoever asks carries it out,
- * in a rehearsal, in practice or over HTTP. The same behaviour, seed and sights give the same acts. It remembers, and
- * finds its way when it is asked anew in the middle of a lesson.
+ * One simulated student in a lesson: is shown what their page shows, and says what they do. Whoever asks does it, in a
+ * rehearsal, in practice or over HTTP. The same behaviour, seed and sights give the same acts. It remembers, and finds
+ * its way when it is asked anew in the middle of a lesson.
  */
 final class Mind
 {

@@ -20,7 +20,7 @@ final class TypedName
         $how = $draw->part();
 
         return match (true) {
-            $how < 0.70 => $name,
+            $how < 0.7 => $name,
             $how < 0.82 => $first,
             $how < 0.88 => mb_strtolower($name),
             $how < 0.94 => self::slip($name, $draw),

@@ -15,11 +15,9 @@ final class Writing
     private const LOOKS_AGAIN = 20_000;
     /** What a group writes together is talked about first: so many times as long. */
     private const TALKED_ABOUT = 4;
-    private const WORDS = [
-        'because', 'the', 'light', 'goes', 'through', 'it', 'and', 'we', 'think', 'that', 'more', 'water', 'means',
-        'less', 'time', 'so', 'our', 'answer', 'is', 'both', 'of', 'them', 'but', 'not', 'always', 'first', 'then',
-        'in', 'line', 'three', 'you', 'can', 'see', 'why', 'they', 'change',
-    ];
+    private const WORDS =
+        'because the light goes through it and we think that more water means less time so our answer is both of them '.
+        'but not always first then in line three you can see why they change';
 
     public int $again = Mind::NEVER;
     private ?string $slot = null;
@@ -79,7 +77,9 @@ final class Writing
             return false;
         }
         $this->stuckUntil = $now + Behaviours::stuckFor($this->draw);
-        $this->callsAt = $this->draw->chance($this->behaviour->calls) ? $now + $this->draw->between(10_000, 90_000) : null;
+        $this->callsAt = $this->draw->chance($this->behaviour->calls)
+            ? $now + $this->draw->between(10_000, 90_000)
+            : null;
 
         return true;
     }
@@ -125,7 +125,8 @@ final class Writing
                 $this->busyUntil =
                     $now +
                     (int) ((60_000 * $words) / $this->behaviour->reads +
-                        1_000 * $this->draw->around($this->behaviour->thinks * ($isOwn ? 1 : self::TALKED_ABOUT), 0.5));
+                        1_000 *
+                            $this->draw->around($this->behaviour->thinks * ($isOwn ? 1 : self::TALKED_ABOUT), 0.5));
                 $this->again = $this->busyUntil;
 
                 return;
@@ -167,13 +168,13 @@ final class Writing
      */
     private function typed(): int
     {
-        return max(1, (int) round($this->behaviour->writes * self::STRETCH / 1_000));
+        return max(1, (int) round(($this->behaviour->writes * self::STRETCH) / 1_000));
     }
 
     private static function longer(string $text, int $letters, Draw $draw): string
     {
         for ($end = mb_strlen($text) + $letters; mb_strlen($text) < $end;) {
-            $text .= ('' === $text ? '' : ' ').$draw->oneOf(self::WORDS);
+            $text .= ('' === $text ? '' : ' ').$draw->oneOf(explode(' ', self::WORDS));
         }
 
         return $text;

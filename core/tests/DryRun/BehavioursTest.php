@@ -18,7 +18,13 @@ final class BehavioursTest extends TestCase
 
     public function test_the_same_seed_draws_the_same_student_on_every_machine(): void
     {
-        $draw = static fn (int $seed, string $student): Behaviour => Behaviours::draw($seed, $student, 'Ada Lovell', 50, false);
+        $draw = static fn (int $seed, string $student): Behaviour => Behaviours::draw(
+            $seed,
+            $student,
+            'Ada Lovell',
+            50,
+            false,
+        );
         self::assertEquals($draw(1, 'a'), $draw(1, 'a'));
         self::assertNotEquals($draw(1, 'a'), $draw(1, 'b'));
         self::assertNotEquals($draw(1, 'a'), $draw(2, 'a'));
@@ -28,9 +34,21 @@ final class BehavioursTest extends TestCase
     public function test_most_are_there_before_it_begins_and_few_never(): void
     {
         $all = self::many();
-        self::assertEqualsWithDelta(0.6, self::share($all, static fn (Behaviour $one): bool => null !== $one->arrivesAt && $one->arrivesAt <= 0), 0.03);
-        self::assertEqualsWithDelta(0.03, self::share($all, static fn (Behaviour $one): bool => null === $one->arrivesAt), 0.01);
-        self::assertEqualsWithDelta(0.07, self::share($all, static fn (Behaviour $one): bool => ($one->arrivesAt ?? 0) >= 180_000), 0.02);
+        self::assertEqualsWithDelta(
+            0.6,
+            self::share($all, static fn (Behaviour $one): bool => null !== $one->arrivesAt && $one->arrivesAt <= 0),
+            0.03,
+        );
+        self::assertEqualsWithDelta(
+            0.03,
+            self::share($all, static fn (Behaviour $one): bool => null === $one->arrivesAt),
+            0.01,
+        );
+        self::assertEqualsWithDelta(
+            0.07,
+            self::share($all, static fn (Behaviour $one): bool => ($one->arrivesAt ?? 0) >= 180_000),
+            0.02,
+        );
     }
 
     public function test_lines_are_cut_within_the_lesson_and_seldom_for_good(): void

@@ -104,7 +104,10 @@ final class MindTest extends TestCase
         ];
         for ($seed = 1; $seed <= 50; ++$seed) {
             $mind = self::mind(self::student(), $seed);
-            self::assertSame(['mine'], self::slots(self::live($mind, self::working($blanks(false)), 0, 5 * self::MINUTE)));
+            self::assertSame(
+                ['mine'],
+                self::slots(self::live($mind, self::working($blanks(false)), 0, 5 * self::MINUTE)),
+            );
             $then = self::live($mind, self::working($blanks(true)), 5 * self::MINUTE, 10 * self::MINUTE);
             self::assertSame([], array_diff(self::slots($then), ['mine', 'ours']), 'what they are at is finished');
             self::assertContains('ours', self::slots($then));
@@ -113,8 +116,15 @@ final class MindTest extends TestCase
 
     public function test_what_they_have_written_stays_and_grows(): void
     {
-        $acts = self::live(self::mind(self::student()), self::working([new Blank('mine', true, letters: 9_000)]), 0, 5 * self::MINUTE);
-        $texts = array_values(array_filter(array_column($acts, 'text', null), static fn (string $text): bool => '' !== $text));
+        $acts = self::live(
+            self::mind(self::student()),
+            self::working([new Blank('mine', true, letters: 9_000)]),
+            0,
+            5 * self::MINUTE,
+        );
+        $texts = array_values(
+            array_filter(array_column($acts, 'text', null), static fn (string $text): bool => '' !== $text),
+        );
         array_shift($texts); // their name
         self::assertGreaterThan(3, \count($texts));
         foreach ($texts as $i => $text) {
@@ -139,7 +149,12 @@ final class MindTest extends TestCase
     {
         $blanks = [new Blank('ours', false, letters: 5), new Blank('mine', true, letters: 5)];
         for ($seed = 1; $seed <= 30; ++$seed) {
-            $acts = self::live(self::mind(self::student(isSilent: true), $seed), self::working($blanks), 0, 10 * self::MINUTE);
+            $acts = self::live(
+                self::mind(self::student(isSilent: true), $seed),
+                self::working($blanks),
+                0,
+                10 * self::MINUTE,
+            );
             self::assertNotContains('ours', array_column($acts, 'slot'));
         }
     }
@@ -206,7 +221,22 @@ final class MindTest extends TestCase
         bool $isSilent = false,
         ?int $secondAt = null,
     ): Behaviour {
-        return new Behaviour('Ada', $arrivesAt, 3.0, $overlooks, $strays, 200.0, 3.0, 10.0, $stuck, $calls, $wanders, $cuts, $isSilent, $secondAt);
+        return new Behaviour(
+            'Ada',
+            $arrivesAt,
+            3.0,
+            $overlooks,
+            $strays,
+            200.0,
+            3.0,
+            10.0,
+            $stuck,
+            $calls,
+            $wanders,
+            $cuts,
+            $isSilent,
+            $secondAt,
+        );
     }
 
     private static function mind(Behaviour $student, int $seed = 1): Mind
@@ -249,8 +279,14 @@ final class MindTest extends TestCase
      *
      * @return list<Act>
      */
-    private static function live(Mind $mind, Sight $sight, int $from, int $until, ?array &$times = null, bool $isOften = false): array
-    {
+    private static function live(
+        Mind $mind,
+        Sight $sight,
+        int $from,
+        int $until,
+        ?array &$times = null,
+        bool $isOften = false,
+    ): array {
         [$acts, $times] = [[], []];
         $next = self::BEGINS + $from;
         for ($now = $next; $now < self::BEGINS + $until; $now += 1_000) {
@@ -288,7 +324,12 @@ final class MindTest extends TestCase
     {
         for ($now = 0; $now < 20 * self::MINUTE; $now += 1_000) {
             $isFetched = null !== $fetchedAt && $now >= $fetchedAt;
-            $shown = new Sight($sight->isIn, $sight->place, $sight->since, $isFetched ? self::BEGINS + $fetchedAt : null);
+            $shown = new Sight(
+                $sight->isIn,
+                $sight->place,
+                $sight->since,
+                $isFetched ? self::BEGINS + $fetchedAt : null,
+            );
             if (\in_array(ActKind::Go, self::kinds($mind->look($shown, self::BEGINS + $now)), true)) {
                 return $now / self::MINUTE;
             }

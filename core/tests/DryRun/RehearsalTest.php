@@ -57,8 +57,10 @@ final class RehearsalTest extends TestCase
         $found = self::found(self::lesson(students: 80, minutes: 10));
         self::assertContains('unvisited', $found);
         self::assertContains('longWaits', self::found(self::lesson(students: 120, minutes: 20)));
-        $groups = static fn (int $visitors): mixed => self::finding(self::lesson(students: 80, minutes: 10, visitors: $visitors), 'unvisited')
-            ?->says->values['groups'] ?? 0;
+        $groups = static fn (int $visitors): mixed => self::finding(
+            self::lesson(students: 80, minutes: 10, visitors: $visitors),
+            'unvisited',
+        )?->says->values['groups'] ?? 0;
         self::assertGreaterThan($groups(2), $groups(1), 'two get to more of them than one');
     }
 
@@ -103,7 +105,9 @@ final class RehearsalTest extends TestCase
     public function test_a_finding_names_its_round(): void
     {
         $findings = Rehearsals::of(self::lesson(rounds: 2, backSeconds: 0, isYoung: true), 3)->findings();
-        $short = array_values(array_filter($findings, static fn (Finding $one): bool => 'callBackShort' === $one->check));
+        $short = array_values(
+            array_filter($findings, static fn (Finding $one): bool => 'callBackShort' === $one->check),
+        );
         self::assertSame([[1], [2]], array_map(static fn (Finding $one): array => $one->rounds, $short));
     }
 
@@ -145,7 +149,14 @@ final class RehearsalTest extends TestCase
             foreach (array_chunk(array_keys($names), 4) as $g => $members) {
                 $tables[] = new PlannedTable("g{$g}", "Group {$g}", $members, $blanks);
             }
-            $planned[] = new PlannedRound($number, ($number - 1) * ($minutes + 5) * 60_000 + 300_000, 30, $minutes, $backSeconds, $tables);
+            $planned[] = new PlannedRound(
+                $number,
+                ($number - 1) * ($minutes + 5) * 60_000 + 300_000,
+                30,
+                $minutes,
+                $backSeconds,
+                $tables,
+            );
         }
 
         return new PlannedLesson($names, $planned, 50, $isYoung, $takesIn, visitors: $visitors);

@@ -1590,6 +1590,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Rehearses the rounds to come with simulated students; changes nothing */
+        get: operations["rehearsalRehearse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/restore": {
         parameters: {
             query?: never;
@@ -4693,6 +4710,20 @@ export interface components {
             lesson?: string;
             /** @description The grouping this is about. */
             grouping?: string;
+        };
+        RehearsalView: {
+            times: number;
+            findings: components["schemas"]["FindingView"][];
+            rounds: components["schemas"]["RehearsedRoundView"][];
+        };
+        RehearsedRoundView: {
+            round: number;
+            movedSeconds: number;
+            visited: number;
+            groups: number;
+            waitSeconds: number | null;
+            backSeconds: number;
+            done: number;
         };
         RelayKey: {
             urls: string;
@@ -8335,6 +8366,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingsView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    rehearsalRehearse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehearsalView"];
                 };
             };
             "4XX": components["responses"]["Problem"];

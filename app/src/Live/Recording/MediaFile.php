@@ -96,18 +96,19 @@ final readonly class MediaFile
      */
     private static function frame(string $fixed, int $number, int $time, string $payload): string
     {
-        $packet = substr($fixed, 0, 2).pack('nN', $number & 0xFFFF, $time & 0xFFFFFFFF).substr($fixed, 2).$payload;
+        $packet =
+            substr($fixed, 0, 2).pack('nN', $number & 0xFFFF, $time & 0xFFFFFFFF).substr($fixed, 2).$payload;
 
         return 'MEET'.pack('N', $number * 20).pack('n', \strlen($packet)).$packet;
     }
 
     private static function number16(string $bytes, int $at): int
     {
-        return \ord($bytes[$at]) << 8 | \ord($bytes[$at + 1]);
+        return (\ord($bytes[$at]) << 8) | \ord($bytes[$at + 1]);
     }
 
     private static function number32(string $bytes, int $at): int
     {
-        return self::number16($bytes, $at) << 16 | self::number16($bytes, $at + 2);
+        return (self::number16($bytes, $at) << 16) | self::number16($bytes, $at + 2);
     }
 }

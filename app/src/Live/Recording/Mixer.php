@@ -24,10 +24,8 @@ final readonly class Mixer
     /** A file that was begun so little before a recording belongs to it: two clocks. Milliseconds. */
     private const SLACK = 2_000;
 
-    public function __construct(
-        #[Autowire('%env(MEDIA_RECORDINGS)%')]
-        private string $folder,
-    ) {
+    public function __construct(#[Autowire('%env(MEDIA_RECORDINGS)%')] private string $folder)
+    {
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class RecordingController
         '/api/staff/lessons/{id}/rooms/{place}/recording',
         requirements: ['id' => Requirement::UUID, 'place' => 'main|'.Requirement::UUID],
         methods: ['PUT'],
-    )]
+    ),]
     #[ForAssistants]
     public function set(
         #[CurrentUser]

@@ -106,7 +106,9 @@ final readonly class Recordings
     public function end(Lesson $lesson, ?string $place = null): void
     {
         $this->transaction->run(function () use ($lesson, $place): void {
-            $which = ['lesson' => $lesson, 'state' => RecordingState::Running] + (null === $place ? [] : ['place' => $place]);
+            $which =
+                ['lesson' => $lesson, 'state' => RecordingState::Running] +
+                (null === $place ? [] : ['place' => $place]);
             foreach ($this->em->getRepository(Recording::class)->findBy($which) as $recording) {
                 $this->em->refresh($recording, LockMode::PESSIMISTIC_WRITE);
                 if (RecordingState::Running !== $recording->state) {

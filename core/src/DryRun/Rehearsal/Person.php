@@ -47,7 +47,7 @@ final class Person
                 ActKind::Go => $this->go($act->place, $now),
                 ActKind::WalkOff => $this->go(null, $now),
                 ActKind::LoseLine => $this->lose($now),
-                ActKind::FindLine => $this->isLooking = true,
+                ActKind::FindLine => ($this->isLooking = true),
                 default => null,
             };
         }

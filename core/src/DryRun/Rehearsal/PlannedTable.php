@@ -15,7 +15,11 @@ final readonly class PlannedTable
      * @param list<string> $students ids of those who sit here
      * @param list<Blank>  $blanks   what there is to fill, in the order of the pages
      */
-    public function __construct(public string $id, public string $name, public array $students, public array $blanks)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $students,
+        public array $blanks,
+    ) {
     }
 }

@@ -32,7 +32,12 @@ final class Rehearsal
         }
         $rehearsed = [];
         foreach ($lesson->rounds as $round) {
-            $rehearsed[] = (new RoundRehearsal($lesson, $round, $people, Draw::for($seed, 'teacher', $round->number)))->run();
+            $rehearsed[] = (new RoundRehearsal(
+                $lesson,
+                $round,
+                $people,
+                Draw::for($seed, 'teacher', $round->number),
+            ))->run();
         }
 
         return $rehearsed;

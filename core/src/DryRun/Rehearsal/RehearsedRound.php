@@ -19,7 +19,8 @@ final readonly class RehearsedRound
      *                                       began until they were in the main session; the shortest first
      * @param array<string, int>   $visits   how often somebody was there, by group
      * @param array<string, float> $done     how much of its work was done at the end, 0 to 1, by group
-     * @param array<string, ?float> $doneAfter how long from being sent until all of it was done, by group; null: it was not
+     * @param array<string, ?float> $doneAfter how long from being sent until all of it was done, by group; null: it
+     *                                        was not
      * @param list<float>          $calls    how long each call waited
      */
     public function __construct(

@@ -91,7 +91,9 @@ final class RoundRehearsal
             }
             $this->phaseBefore = $phase;
             foreach ($this->walks as $walk) {
-                Phase::Out === $phase ? $walk->goOn($this->tables, fn (): array => $this->groups($now), $now, $this->outAt) : $walk->end($now);
+                Phase::Out === $phase
+                    ? $walk->goOn($this->tables, fn (): array => $this->groups($now), $now, $this->outAt)
+                    : $walk->end($now);
             }
         }
         foreach ($this->tables as $table) {

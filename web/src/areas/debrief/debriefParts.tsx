@@ -48,5 +48,6 @@ export const debriefParts: Omit<LessonParts, 'AroundFloor'> = {
   View: ({ desk }) => <ShareOut lesson={desk.lesson} />,
   Panel: ({ desk, children }) => <TalkPanel desk={desk}>{children}</TalkPanel>,
   WorkByQuestion: SumsView,
+  TryOut: () => null,
   WorkPress,
 };

@@ -29,6 +29,8 @@ export interface LessonParts {
   Panel: ComponentType<{ desk: LessonDesk; children: ReactNode }>;
   /** The work of all groups by questions and not by groups; null while there is none. */
   WorkByQuestion: ComponentType<{ lesson: Lesson; onOpen: (group: string) => void }> | null;
+  /** Under the plan of a lesson that has not begun: what can be tried out beforehand. */
+  TryOut: ComponentType<{ desk: LessonDesk }>;
   /** What can be done with a piece of work that lies open; by a key, too, where it is the page that lies open. */
   WorkPress: ComponentType<{ lesson: Lesson; place: WorkPlace; byKey?: boolean; small?: boolean }>;
 }
@@ -43,6 +45,7 @@ export const LessonPartsContext = createContext<LessonParts>({
   AroundFloor: ({ children }) => children,
   Panel: ({ children }) => children,
   WorkByQuestion: null,
+  TryOut: nothing,
   WorkPress: nothing,
 });
 

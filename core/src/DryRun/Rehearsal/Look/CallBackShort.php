@@ -51,7 +51,7 @@ final readonly class CallBackShort implements Look
         return new Finding(
             'callBackShort',
             Weight::Look,
-            new Message('dryRun.call_back_short', [
+            new Message('dryrun.call_back_short', [
                 'seconds' => $round->backSeconds,
                 'late' => (int) $late,
                 'all' => (int) $all,

@@ -38,7 +38,7 @@ final readonly class DoneEarly implements Look
             : new Finding(
                 'doneEarly',
                 Weight::Look,
-                new Message('dryRun.done_early', [
+                new Message('dryrun.done_early', [
                     'after' => (int) ceil($seconds / 60),
                     'minutes' => $round->minutes,
                 ]),

@@ -34,7 +34,7 @@ final readonly class LongWaits implements Look
             : new Finding(
                 'longWaits',
                 Weight::Look,
-                new Message('dryRun.long_waits', ['minutes' => (int) round($seconds / 60)]),
+                new Message('dryrun.long_waits', ['minutes' => (int) round($seconds / 60)]),
                 Mend::Roster,
             );
     }

@@ -32,7 +32,7 @@ final readonly class OutOfSight implements Look
             : new Finding(
                 'outOfSight',
                 Weight::Look,
-                new Message('dryRun.out_of_sight', ['students' => $lost, 'all' => $all]),
+                new Message('dryrun.out_of_sight', ['students' => $lost, 'all' => $all]),
                 Mend::Rooms,
             );
     }

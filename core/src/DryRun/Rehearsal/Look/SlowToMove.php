@@ -24,17 +24,14 @@ final readonly class SlowToMove implements Look
 
     public function find(PlannedLesson $lesson, PlannedRound $round, array $rehearsed): ?Finding
     {
-        $seconds = Middle::among(
-            $rehearsed,
-            static fn (RehearsedRound $one): float => Middle::of($one->moved, 0.9),
-        );
+        $seconds = Middle::among($rehearsed, static fn (RehearsedRound $one): float => Middle::of($one->moved, 0.9));
 
         return $seconds < self::SLOW
             ? null
             : new Finding(
                 'slowToMove',
                 Weight::Look,
-                new Message('dryRun.slow_to_move', ['seconds' => (int) $seconds]),
+                new Message('dryrun.slow_to_move', ['seconds' => (int) $seconds]),
                 Mend::Rooms,
             );
     }

@@ -36,7 +36,7 @@ final readonly class Unfinished implements Look
             : new Finding(
                 'unfinished',
                 Weight::Look,
-                new Message('dryRun.unfinished', [
+                new Message('dryrun.unfinished', [
                     'groups' => $groups,
                     'all' => \count($round->tables),
                     'minutes' => $round->minutes,

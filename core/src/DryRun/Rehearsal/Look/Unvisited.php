@@ -33,7 +33,7 @@ final readonly class Unvisited implements Look
             : new Finding(
                 'unvisited',
                 Weight::Look,
-                new Message('dryRun.unvisited', [
+                new Message('dryrun.unvisited', [
                     'groups' => $groups,
                     'all' => \count($round->tables),
                     'minutes' => $round->minutes,

@@ -79,9 +79,11 @@ function Planned({ desk }: { desk: LessonDesk }) {
   const { lesson } = desk;
   const arrived = lesson.students.filter(hasArrived).length;
   const soon = useServerNow(30_000) + 30 * 60_000;
+  const { TryOut } = use(LessonPartsContext);
   return (
     <>
       <PlanPanel desk={desk} again={false} />
+      {!lesson.template && lesson.order.now === null && <TryOut desk={desk} />}
       {(arrived > 0 || (lesson.current && (lesson.startsAt ?? 0) < soon)) && (
         <p className="mt-4 mb-4 text-sm text-soft">{m.live_doors({ n: arrived, all: lesson.students.length })}</p>
       )}

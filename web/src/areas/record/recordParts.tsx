@@ -1,10 +1,9 @@
-// A lesson's page, with its record once it is over.
+// What this area puts into a lesson's page: its record once it is over.
 import type { Schema } from '../../api/client';
 import { part } from '../../ui/later/lazily';
 import * as m from '#messages';
 import { debriefParts } from '../debrief/debriefParts';
-import { LessonPage as LivePage } from '../live/LessonPage';
-import { LessonPartsContext, type LessonParts } from '../live/laterParts';
+import type { LessonParts } from '../live/laterParts';
 import { ReplayFloor } from './replay/ReplayFloor';
 
 const Record = part(
@@ -17,18 +16,10 @@ function useView(lesson: Schema['LessonView']): string | null {
   return lesson.endedAt === null ? name : m.record_title();
 }
 
-const recordParts: LessonParts = {
+export const recordParts: LessonParts = {
   ...debriefParts,
   useView,
   AroundFloor: ({ desk, children }) =>
     desk.over ? <ReplayFloor lesson={desk.lesson.id}>{children}</ReplayFloor> : children,
   View: ({ desk }) => (desk.over ? <Record of={desk.lesson} /> : <debriefParts.View desk={desk} />),
 };
-
-export function LessonPage() {
-  return (
-    <LessonPartsContext value={recordParts}>
-      <LivePage />
-    </LessonPartsContext>
-  );
-}
