@@ -444,7 +444,7 @@ bring_up() {
         control signal USR2 php-fpm >/dev/null
         control signal HUP nginx >/dev/null
         control restart application first-views gate >/dev/null
-        control restart worker: >/dev/null
+        control restart worker: practice >/dev/null
         control update relay >/dev/null 2>&1 || true # it may be new, or no longer wanted
     fi
     start_all

@@ -31,6 +31,7 @@ final readonly class LessonList
             ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')
             ->where('c.teacher = :teacher OR m.teacher = :teacher')
             ->andWhere('c.removedAt IS NULL')
+            ->andWhere('c.isPractice = false')
             ->andWhere('l.removedAt IS NULL')
             ->setParameter('teacher', $teacher)
             ->orderBy('l.startsAt', 'DESC')

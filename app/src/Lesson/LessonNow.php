@@ -27,6 +27,7 @@ final readonly class LessonNow
      * @param int|null         $watchedAt    when staff last looked at it; milliseconds since 1970
      * @param LessonTime       $time         when it is on
      * @param int|null         $position     of the segment it is in, from 0; null before it has begun
+     * @param bool             $isPractice   its students are simulated
      * @param string|null      $runId the last run of the round that was not taken back; null: it was never sent out
      */
     public function __construct(
@@ -46,6 +47,7 @@ final readonly class LessonNow
         public LessonTime $time,
         public ?string $runId,
         public ?int $position = null,
+        public bool $isPractice = false,
     ) {
     }
 

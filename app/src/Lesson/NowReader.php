@@ -33,7 +33,7 @@ final readonly class NowReader
     {
         $row = $this->db->fetchAssociative(
             "SELECT l.class_id, l.title, l.segment_since, l.ended_at, l.begun_at, l.minutes AS lesson_minutes,
-                c.current_lesson_id = l.id AS current,
+                c.current_lesson_id = l.id AS current, c.is_practice,
                     (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH
                       FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, n.position,
                       COALESCE(n.instructions, r.instructions, '')
@@ -78,6 +78,7 @@ final readonly class NowReader
             ),
             $row->textOrNull('run_id'),
             $row->intOrNull('position'),
+            $row->bool('is_practice'),
         );
     }
 }

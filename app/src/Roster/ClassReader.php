@@ -33,7 +33,8 @@ final readonly class ClassReader
                     FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
                     CASE WHEN c.teacher_id = :me THEN :owner ELSE m.role END AS role
              FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me
-               WHERE (c.teacher_id = :me OR m.teacher_id = :me) AND c.removed_at IS NULL ORDER BY c.id DESC',
+               WHERE (c.teacher_id = :me OR m.teacher_id = :me) AND c.removed_at IS NULL AND NOT c.is_practice
+               ORDER BY c.id DESC',
                 ['me' => $teacher->id, 'owner' => StaffRole::Owner->value],
             ),
         );

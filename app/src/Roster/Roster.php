@@ -52,7 +52,7 @@ final readonly class Roster
         return array_values(
             $this->em
                 ->getRepository(SchoolClass::class)
-                ->findBy(['teacher' => $teacher, 'removedAt' => null], ['id' => 'DESC']),
+                ->findBy(['teacher' => $teacher, 'removedAt' => null, 'isPractice' => false], ['id' => 'DESC']),
         );
     }
 
@@ -325,15 +325,44 @@ final readonly class Roster
      */
     public function copy(SchoolClass $class, string $name): SchoolClass
     {
-        return $this->transaction->run(function () use ($class, $name): SchoolClass {
+        return $this->duplicate($class, $name)[0];
+    }
+
+    /**
+     * The same class list for practice, with nothing by which anybody real could be reached.
+     *
+     * @param Teacher $for who practises
+     *
+     * @return array{SchoolClass, array<string, string>} and its students, by those they stand for
+     */
+    public function double(SchoolClass $class, Teacher $for): array
+    {
+        return $this->duplicate($class, $class->name, $for);
+    }
+
+    /**
+     * @param Teacher|null $practises null: it is a real class
+     *
+     * @return array{SchoolClass, array<string, string>}
+     */
+    private function duplicate(SchoolClass $class, string $name, ?Teacher $practises = null): array
+    {
+        $isPractice = null !== $practises;
+
+        return $this->transaction->run(function () use ($class, $name, $practises, $isPractice): array {
             $copy = new SchoolClass(
                 Uuid::v7()->toRfc4122(),
-                $class->teacher,
+                $practises ?? $class->teacher,
                 $this->className($name),
                 $this->doorWords->fresh(),
                 $this->clock->now(),
             );
             $copy->groupNames = $class->groupNames;
+            $copy->isPractice = $isPractice;
+            if ($isPractice) {
+                $copy->cannotReadYet = $class->cannotReadYet;
+                $copy->language = $class->language;
+            }
             $this->em->persist($copy);
             $this->events->dispatch(new ClassMade($copy));
             $copied = [];
@@ -341,6 +370,9 @@ final readonly class Roster
                 $twin = new Student(Uuid::v7()->toRfc4122(), $copy, $student->name, $student->position);
                 $twin->fill($student->record());
                 $twin->seatable = $student->seatable;
+                if ($isPractice) {
+                    [$twin->email, $twin->schoolId] = [null, null];
+                }
                 $this->em->persist($twin);
                 $copied[$student->id] = $twin->id;
             }
@@ -355,7 +387,7 @@ final readonly class Roster
                 );
             }
 
-            return $copy;
+            return [$copy, $copied];
         });
     }
 

@@ -61,6 +61,10 @@ class SchoolClass
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $endAnnouncedAt = null;
 
+    /** The double of a class, for practice: nobody real comes in, and it stands in no list. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isPractice = false;
+
     /** New lessons have no worksheets, and none are missed. */
     #[ORM\Column(options: ['default' => false])]
     public bool $talkOnly = false;

@@ -18,10 +18,13 @@ final class RecordingTest extends AppTestCase
     private Json $lesson;
     private string $group;
     private string $device;
+    /** In the file store, which tests of other processes use meanwhile. */
+    private string $key;
 
     protected function setUp(): void
     {
         parent::setUp();
+        $this->key = 'recording'.bin2hex(random_bytes(8));
         $this->lesson = $this->readyLesson(4, 2);
         $this->source(['kind' => 'ownRooms', 'recordingDays' => 7])->is(200);
         $this->group = $this->lesson->text('floor.groups.0.id');
@@ -111,7 +114,7 @@ final class RecordingTest extends AppTestCase
     public function test_its_bytes_go_even_when_the_file_store_is_away_at_first(): void
     {
         $recording = $this->ready();
-        $path = \dirname(__DIR__, 3).'/var/test-files/re/recordingtest';
+        $path = \dirname(__DIR__, 3)."/var/test-files/re/{$this->key}";
         unlink($path);
         // What cannot be let go: a folder where the file was.
         mkdir($path);
@@ -119,7 +122,7 @@ final class RecordingTest extends AppTestCase
         self::assertSame([], $this->all()->list('recordings'));
         $this->work();
         rmdir($path);
-        $this->service(FileStore::class)->put('recordingtest', 'some sound');
+        $this->service(FileStore::class)->put($this->key, 'some sound');
         $this->db()->executeStatement("UPDATE due_task SET due_at = 0 WHERE kind = 'dropRecording'");
         $this->assertGone();
     }
@@ -225,10 +228,10 @@ final class RecordingTest extends AppTestCase
         $this->record(false)->is(200);
         $this->work();
         $recording = $this->all()->text('recordings.0.id');
-        $this->service(FileStore::class)->put('recordingtest', 'some sound');
+        $this->service(FileStore::class)->put($this->key, 'some sound');
         $this->db()->update(
             'recording',
-            ['state' => 'ready', 'file' => 'recordingtest', 'bytes' => 10],
+            ['state' => 'ready', 'file' => $this->key, 'bytes' => 10],
             ['id' => $recording],
         );
         $this->em()->clear();
@@ -240,6 +243,6 @@ final class RecordingTest extends AppTestCase
     {
         $this->work();
         $this->expectException(FileAway::class);
-        $this->service(FileStore::class)->get('recordingtest');
+        $this->service(FileStore::class)->get($this->key);
     }
 }

@@ -28,7 +28,7 @@ final class Blanks
             foreach ($page->blocks as $block) {
                 $words += self::words($block);
                 $slot = $block->kind->slot();
-                if (null !== $slot) {
+                if (null !== $slot && null !== Scribble::in($block, 'x')) {
                     $blanks[] = new Blank($block->id, $slot->isAlone($block->settings), $words, self::LETTERS);
                     $words = 0;
                 }

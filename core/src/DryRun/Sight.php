@@ -34,4 +34,41 @@ final readonly class Sight
         public bool $isHelped = false,
     ) {
     }
+
+    /**
+     * The same page with what there is to fill.
+     *
+     * @param list<Blank> $blanks
+     */
+    public function withBlanks(array $blanks): self
+    {
+        return new self(
+            $this->isIn,
+            $this->place,
+            $this->since,
+            $this->fetchedAt,
+            $this->takesIn,
+            $this->isWorking,
+            $this->leavesAt,
+            $blanks,
+            $this->isCalling,
+            $this->isHelped,
+        );
+    }
+
+    /**
+     * Whether it shows the same, apart from what there is to fill.
+     */
+    public function isAs(self $other): bool
+    {
+        return $this->isIn === $other->isIn
+            && $this->place === $other->place
+            && $this->since === $other->since
+            && $this->fetchedAt === $other->fetchedAt
+            && $this->takesIn === $other->takesIn
+            && $this->isWorking === $other->isWorking
+            && $this->leavesAt === $other->leavesAt
+            && $this->isCalling === $other->isCalling
+            && $this->isHelped === $other->isHelped;
+    }
 }

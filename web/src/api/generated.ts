@@ -1488,6 +1488,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Says which lesson this one is the practice of */
+        get: operations["practiceShow"];
+        put?: never;
+        /** Begins to practise a lesson, or goes on with it; another practice of this teacher is over */
+        post: operations["practiceBegin"];
+        /** Leaves the practice; everything in it goes */
+        delete: operations["practiceLeave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/record": {
         parameters: {
             query?: never;
@@ -4245,6 +4264,7 @@ export interface components {
             alone: components["schemas"]["AloneWork"][];
             locksAtEnd: boolean;
             speaking: components["schemas"]["SpeakingView"];
+            practice?: boolean;
         };
         LetterBack: {
             studentId: string;
@@ -4569,6 +4589,11 @@ export interface components {
             kind: components["schemas"]["PointsKind"];
             atLeast: number;
             points: number;
+        };
+        PracticeView: {
+            lesson: string;
+            practice: string;
+            beganAt: number;
         };
         PrepareNotice: {
             beforeEnd: boolean;
@@ -8213,6 +8238,76 @@ export interface operations {
                 content: {
                     "application/json": string[];
                 };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    practiceShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    practiceBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    practiceLeave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

@@ -40,7 +40,7 @@ final readonly class DeletedController
             ->createQueryBuilder()
             ->select('c')
             ->from(SchoolClass::class, 'c')
-            ->where('c.teacher = :teacher AND c.removedAt > :since')
+            ->where('c.teacher = :teacher AND c.removedAt > :since AND c.isPractice = false')
             ->setParameter('teacher', $teacher)
             ->setParameter('since', $since, 'datetimetz_immutable')
             ->getQuery()
@@ -58,6 +58,7 @@ final readonly class DeletedController
                 'm.class = c AND m.teacher = :teacher AND m.role <> :assistant',
             )
             ->where('l.removedAt > :since AND c.removedAt IS NULL AND (c.teacher = :teacher OR m.teacher = :teacher)')
+            ->andWhere('c.isPractice = false')
             ->setParameter('teacher', $teacher)
             ->setParameter('assistant', StaffRole::Assistant)
             ->setParameter('since', $since, 'datetimetz_immutable')

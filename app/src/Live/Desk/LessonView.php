@@ -64,6 +64,7 @@ final readonly class LessonView
      * @param bool                  $talkOnly   without worksheets
      * @param list<AloneWork>       $alone      worksheets of all segments in which everybody works alone
      * @param bool                  $locksAtEnd worksheets can only be read when it is over
+     * @param bool                  $practice   its students are simulated, and nothing of it is real
      * @param SpeakingView          $speaking   who may speak in the main session
      * @param OtherLesson|null      $other      another lesson the class is in just now
      * @param list<RunRoomView>     $runRooms   of a lesson that is over: the rooms the groups of the round had
@@ -110,6 +111,7 @@ final readonly class LessonView
         public array $alone,
         public bool $locksAtEnd,
         public SpeakingView $speaking,
+        public bool $practice = false,
     ) {
     }
 }

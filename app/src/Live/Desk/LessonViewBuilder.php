@@ -102,6 +102,7 @@ final readonly class LessonViewBuilder
             $this->alone->forLesson($lesson),
             $lesson->locksAtEnd,
             $this->speakers->view($lesson),
+            $class->isPractice,
         );
     }
 }

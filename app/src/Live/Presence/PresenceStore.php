@@ -116,6 +116,20 @@ final readonly class PresenceStore
         if (null !== $room && null === $place) {
             return; // a room of another class, or none of ours: it says nothing of where they are in ours
         }
+        $before = null === $left ? null : $this->rooms->place($lesson->text('class'), $left);
+        $this->seenAt($person, $place, $at, $lesson->textOrNull('lesson'), $before);
+    }
+
+    /**
+     * Somebody is seen at a place, or nowhere any more.
+     *
+     * @param string|null $place    `main`, or the id of a group or a side room; null: they left
+     * @param int         $at       milliseconds since 1970
+     * @param string|null $lessonId the one their class is in
+     * @param string|null $left     the place they left, where they may be at another by now; null: any
+     */
+    public function seenAt(string $person, ?string $place, int $at, ?string $lessonId, ?string $left = null): void
+    {
         $isNews = $this->db->executeStatement(
             'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
              ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at
@@ -125,15 +139,15 @@ final readonly class PresenceStore
                 'id' => $person,
                 'place' => $place,
                 'at' => $at,
-                'left' => null === $left ? null : $this->rooms->place($lesson->text('class'), $left),
+                'left' => $left,
             ],
         );
         if (0 === $isNews) {
             return; // nobody is told what is not so any more
         }
         $this->stream->publish([Audience::student($person)], new SeenMessage($place));
-        if (null !== $lesson->textOrNull('lesson')) {
-            $this->tasks->schedule(WatchTaskHandler::WATCH, $lesson->text('lesson'));
+        if (null !== $lessonId) {
+            $this->tasks->schedule(WatchTaskHandler::WATCH, $lessonId);
         }
     }
 

@@ -30,7 +30,7 @@ final readonly class CalendarReader
         LEFT JOIN room m ON m.class_id = c.id AND m.purpose = 'main' AND m.state NOT IN ('planned', 'failed')
         AND m.source <> 'classroom'
         WHERE (c.teacher_id = :teacher OR f.teacher_id IS NOT NULL) AND c.removed_at IS NULL
-        AND c.archived_at IS NULL AND l.removed_at IS NULL AND NOT l.template
+        AND NOT c.is_practice AND c.archived_at IS NULL AND l.removed_at IS NULL AND NOT l.template
         AND l.starts_at > to_timestamp(:from) AND (:lesson::uuid IS NULL OR l.id = :lesson)
         ORDER BY l.starts_at, l.id, s.position, w.position";
 

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Ready\Sending;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Ready\Exception\ReadyRefused;
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;
@@ -37,8 +38,14 @@ final readonly class DeliveryPlan
         return $this->em->find(DeliverySettings::class, $round->id) ?? new DeliverySettings($round);
     }
 
+    /**
+     * @throws ReadyRefused in practice, which reaches nobody
+     */
     public function save(Round $round, SaveSending $request): void
     {
+        if ($round->lesson->class->isPractice && (true === $request->posts || true === $request->letters)) {
+            throw ReadyRefused::unusable('ready.practice_sends_nothing');
+        }
         $this->transaction->run(function () use ($round, $request): void {
             $sending = $this->forRound($round);
             $sending->posts = $request->posts ?? $sending->posts;

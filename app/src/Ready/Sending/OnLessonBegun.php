@@ -25,7 +25,8 @@ final readonly class OnLessonBegun
         foreach ($event->rounds as $was => $newRound) {
             $from = $this->em->find(DeliverySettings::class, $was);
             $round = $this->em->find(Round::class, $newRound);
-            if (null === $from || null === $round) {
+            // Practice reaches nobody.
+            if (null === $from || null === $round || $round->lesson->class->isPractice) {
                 continue;
             }
             $sending = new DeliverySettings($round);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Door;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use FreshHuddle\App\Database\Row;
 
 /**
@@ -18,17 +19,19 @@ final readonly class DoorReader
     }
 
     /**
-     * @param string $doorWord as it is kept
+     * @param string $doorWord   as it is kept
+     * @param bool   $isPractice a simulated student asks: they come into practice, and nobody else does
      *
      * @return array{id: string, name: string, listed: bool, mode: DoorMode}|null listed: its names stand at the door to
      *     be pressed
      */
-    public function classBehind(string $doorWord): ?array
+    public function classBehind(string $doorWord, bool $isPractice = false): ?array
     {
         $row = $this->db->fetchAssociative(
             'SELECT c.id, c.name, c.door, c.names_at_door, c.current_lesson_id AS lesson FROM school_class c
-             WHERE c.door_word = ? AND c.archived_at IS NULL AND c.removed_at IS NULL',
-            [$doorWord],
+             WHERE c.door_word = ? AND c.archived_at IS NULL AND c.removed_at IS NULL AND c.is_practice = ?',
+            [$doorWord, $isPractice],
+            [1 => ParameterType::BOOLEAN],
         );
         if (false === $row) {
             return null;

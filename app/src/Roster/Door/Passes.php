@@ -44,7 +44,8 @@ final readonly class Passes
             null !== $student
             && null === $student->removedAt
             && null === $student->class->removedAt
-            && null === $student->class->archivedAt;
+            && null === $student->class->archivedAt
+            && !$student->class->isPractice;
 
         return $isIn && $this->address->opens(self::WHAT, $student->id, $student->passNumber, $pass)
             ? $student

@@ -9,7 +9,21 @@ const TryOut = part(
   (file) => file.TryOut,
 );
 
-const parts: LessonParts = { ...recordParts, TryOut: ({ desk }) => <TryOut desk={desk} /> };
+const PracticeBar = part(
+  () => import('./PracticeBar'),
+  (file) => file.PracticeBar,
+);
+
+const parts: LessonParts = {
+  ...recordParts,
+  Bar: ({ lesson }) => (
+    <>
+      {lesson.practice && <PracticeBar lesson={lesson} />}
+      <recordParts.Bar lesson={lesson} />
+    </>
+  ),
+  TryOut: ({ desk }) => (desk.lesson.practice ? null : <TryOut desk={desk} />),
+};
 
 export function LessonPage() {
   return (

@@ -8,17 +8,21 @@ import * as m from '#messages';
 import type { LessonDesk } from '../live/page/useLessonDesk';
 import { usePlanActions } from '../live/plan/usePlanActions';
 import { WorthALook } from '../ready/ReadyNow';
+import { usePractice } from './usePractice';
 
 type Round = Schema['RehearsedRoundView'];
 
 function RoundLine({ round, isOne }: { round: Round; isOne: boolean }) {
+  const says = [
+    m.dryrun_moved({ seconds: round.movedSeconds }),
+    m.dryrun_visited({ n: round.visited, all: round.groups }),
+    ...(round.waitSeconds === null ? [] : [m.dryrun_waits({ seconds: round.waitSeconds })]),
+    m.dryrun_back({ seconds: round.backSeconds }),
+  ];
   return (
     <li className="border-b border-line py-1.5 text-sm last:border-0">
       {!isOne && <span className="font-semibold">{m.dryrun_round({ n: round.round })} </span>}
-      {m.dryrun_moved({ seconds: round.movedSeconds })} ·{' '}
-      {m.dryrun_visited({ n: round.visited, all: round.groups })} ·{' '}
-      {round.waitSeconds !== null && `${m.dryrun_waits({ seconds: round.waitSeconds })} · `}
-      {m.dryrun_back({ seconds: round.backSeconds })}
+      {says.join(' · ')}
     </li>
   );
 }
@@ -53,6 +57,7 @@ function Rehearsed({ desk, result }: { desk: LessonDesk; result: Schema['Rehears
 
 export function TryOut({ desk }: { desk: LessonDesk }) {
   const { lesson } = desk;
+  const { begin } = usePractice(lesson.id);
   const [asked, setAsked] = useState(false);
   const rehearsal = useQuery({
     queryKey: ['rehearsal', lesson.id],
@@ -69,7 +74,11 @@ export function TryOut({ desk }: { desk: LessonDesk }) {
   return (
     <section aria-label={m.dryrun_title()} className="mt-4">
       <h2 className="font-sans text-sm font-semibold text-soft">{m.dryrun_title()}</h2>
-      <Button look="quiet" className="text-sm" busy={rehearsal.isFetching} onClick={rehearse}>
+      <p className="text-sm text-soft">{m.dryrun_practiseHint()}</p>
+      <Button className="mt-1 w-full" busy={begin.isPending} onClick={() => begin.mutate()}>
+        {m.dryrun_practise()}
+      </Button>
+      <Button look="quiet" className="mt-1 text-sm" busy={rehearsal.isFetching} onClick={rehearse}>
         {rehearsal.data === undefined ? m.dryrun_rehearse() : m.dryrun_again()}
       </Button>
       {rehearsal.isError && <p role="alert">{problemText(rehearsal.error)}</p>}

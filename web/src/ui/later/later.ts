@@ -1,5 +1,6 @@
 // Code that is loaded after the first view.
 import { startTransition, useEffect, useState } from 'react';
+import { betweenPresses } from './betweenPresses';
 import { firstInteraction } from './firstInteraction';
 import { untilThere } from './lazily';
 
@@ -52,7 +53,8 @@ export function useLater<T>(later: Later<T>, isAsked = false): T | null {
   useEffect(() => {
     if (parts.now !== null) return undefined;
     let gone = false;
-    void (isAsked ? later.load() : later.forUse()).then((now) => {
+    void (isAsked ? later.load() : later.forUse()).then(async (now) => {
+      await betweenPresses();
       if (!gone) startTransition(() => setParts({ now }));
     });
     return () => {

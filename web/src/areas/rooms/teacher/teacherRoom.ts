@@ -37,6 +37,8 @@ export const useTeacherRoom = (): TeacherRoom =>
  * Whether a group (null: the class) meets in our own pages, also before anybody has been there.
  */
 export function meetsHere(lesson: Schema['LessonView'], group: string | null): boolean {
+  // Simulated students cannot be heard: there is nothing to go into.
+  if (lesson.practice) return false;
   const room = lesson.rooms.find((one) => one.purpose !== 'side' && one.groupId === group);
   return sourceOf(room?.source ?? lesson.roomSource).isHere;
 }

@@ -1,0 +1,31 @@
+// A lesson that is practised: begun, gone back to, left.
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { api, take } from '../../api/client';
+import { useMessages } from '../../ui/page/messages';
+
+export function usePractice(lesson: string) {
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const { fail } = useMessages();
+  const path = { params: { path: { id: lesson } } };
+  const begin = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/lessons/{id}/practice', path)),
+    onSuccess: ({ practice }) => go(`/lessons/${practice}`),
+    onError: fail,
+  });
+  const leave = useMutation({
+    // Back to the lesson that was practised, which has to be known before the practice is gone.
+    mutationFn: async () => {
+      const { lesson: real } = await take(api.GET('/api/staff/lessons/{id}/practice', path));
+      await take(api.DELETE('/api/staff/lessons/{id}/practice', path));
+      return real;
+    },
+    onSuccess: async (real) => {
+      await go(`/lessons/${real}`);
+      queries.removeQueries({ queryKey: ['lesson', lesson] });
+    },
+    onError: fail,
+  });
+  return { begin, leave };
+}
