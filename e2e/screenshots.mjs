@@ -84,6 +84,15 @@ await teacher.getByRole('button', { name: 'Set up 7 rooms and 6 copies' }).click
 await teacher.getByRole('button', { name: /^Send 28/ }).waitFor();
 await teacher.getByRole('tab', { name: 'Groups', exact: true }).click();
 
+// The lesson practised beforehand, until a group asks for help.
+await teacher.getByRole('button', { name: 'Practise' }).click();
+await teacher.getByText('Most are here').waitFor({ timeout: 120_000 });
+await teacher.getByRole('button', { name: /^Send (\d+|out)/ }).click();
+await teacher.getByText(/is asking for help\. Visit/).waitFor({ timeout: 180_000 });
+await shot(teacher, 'practice');
+await teacher.getByRole('button', { name: 'Leave practice' }).click();
+await teacher.getByRole('button', { name: /^Send 28/ }).waitFor();
+
 // A class at work, its pages without a window: they join, press the button, and their rooms show signs of life.
 const lesson = await (await teacher.request.get(`/api/staff/lessons/${teacher.url().split('/').pop()}`)).json();
 const students = [];
@@ -118,11 +127,6 @@ for (const student of students.slice(0, -2)) await enter(student);
 await alive();
 await teacher.getByRole('button', { name: /^Send 28/ }).click();
 await door.getByText('You will be in').waitFor();
-const wall = await open();
-await wall.goto(lesson.classPage);
-await wall.getByRole('heading', { name: 'Quayside' }).waitFor();
-await shot(wall, 'class-page');
-await wall.close();
 for (let i = 0; i < 6; i++) {
   await teacher.waitForTimeout(3_000);
   await alive();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\DryRun;
 
+use FreshHuddle\App\DryRun\Practice\Practices;
 use FreshHuddle\App\DryRun\Practice\PractiseCommand;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
@@ -125,6 +126,31 @@ final class PracticeTest extends AppTestCase
         $this->pass(5);
     }
 
+    public function test_who_is_erased_from_the_class_is_in_no_practice_either(): void
+    {
+        $practice = $this->begin();
+        $student = $this->again()->text('students.0.id');
+        $name = $this->again()->text('students.0.name');
+        $this->ask('POST', "/api/staff/students/{$student}/erase", ['name' => $name])->is(204);
+        $this->work();
+        $this->ask('GET', "/api/staff/lessons/{$practice->text('id')}")->is(404);
+    }
+
+    public function test_left_open_it_goes_and_so_does_one_whose_lesson_is_gone(): void
+    {
+        $practices = $this->service(Practices::class);
+        $open = $this->begin()->text('id');
+        $practices->forgetOld();
+        $this->ask('GET', "/api/staff/lessons/{$open}")->is(200);
+        $this->db()->executeStatement('UPDATE dry_run SET began_at = 0');
+        $practices->forgetOld();
+        $this->ask('GET', "/api/staff/lessons/{$open}")->is(404);
+        $orphan = $this->begin()->text('id');
+        $this->db()->executeStatement('DELETE FROM dry_run');
+        $practices->forgetOld();
+        $this->ask('GET', "/api/staff/lessons/{$orphan}")->is(404);
+    }
+
     public function test_pressed_twice_it_is_one_practice_and_another_lesson_ends_it(): void
     {
         $first = $this->begin()->text('id');
@@ -198,8 +224,7 @@ final class PracticeTest extends AppTestCase
         return \count(
             array_filter(
                 $students,
-                static fn (mixed $one): bool => \is_array($one)
-                    && 'inPlace' === ($one['place'] ?? null),
+                static fn (mixed $one): bool => \is_array($one) && 'inPlace' === ($one['place'] ?? null),
             ),
         );
     }

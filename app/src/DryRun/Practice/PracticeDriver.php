@@ -32,6 +32,8 @@ final readonly class PracticeDriver
 {
     /** A page gives a sign of life so often, in milliseconds. */
     private const SIGNS = 10_000;
+    /** So many come at most, however large the class: real lessons run on the same machine. */
+    private const MOST = 60;
     /** In every round one group asks for help after so many milliseconds, so that answering can be practised. */
     private const FIRST_CALL = 40_000;
 
@@ -64,10 +66,7 @@ final readonly class PracticeDriver
         $signals = null === $round ? new Signals() : $this->signals->forRound($round);
         $seen = $this->presence->ofClass($lesson->classId);
         $asks = $this->whoAsks($cast, $state, $floor, $signals, $seen, $now);
-        foreach ($this->classes->students($lesson->classId) as $student) {
-            if ($student->absent || !$student->seatable || $student->guest) {
-                continue;
-            }
+        foreach ($this->cast($lesson->classId) as $student) {
             $sight = self::sight($student, $lesson, $state, $floor, $moves, $signals, $now);
             $this->live(
                 $cast,
@@ -83,6 +82,19 @@ final readonly class PracticeDriver
         }
 
         return true;
+    }
+
+    /**
+     * @return list<StudentView> those who may come
+     */
+    private function cast(string $classId): array
+    {
+        $cast = array_filter(
+            $this->classes->students($classId),
+            static fn (StudentView $student): bool => !$student->absent && $student->seatable && !$student->guest,
+        );
+
+        return \array_slice(array_values($cast), 0, self::MOST);
     }
 
     private function live(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\DryRun\Practice;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
@@ -11,6 +12,7 @@ use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\DryRun\Exception\DryRunRefused;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Roster\Erasure\Erasure;
+use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Worker\PurgesExpired;
 use Symfony\Component\Uid\Uuid;
 
@@ -38,18 +40,25 @@ final readonly class Practices implements PurgesExpired
     public function begin(Teacher $teacher, Lesson $lesson): DryRun
     {
         foreach ($this->em->getRepository(DryRun::class)->findBy(['teacher' => $teacher]) as $other) {
-            if ($other->lesson === $lesson && null === $other->practice->endedAt) {
-                return $other;
+            if ($other->lesson !== $lesson || null !== $other->practice->endedAt) {
+                $this->leave($other);
             }
-            $this->leave($other);
         }
         // What has gone with it may not be held on to by what is there.
         [$teacherId, $lessonId] = [$teacher->id, $lesson->id];
         $this->em->clear();
 
         return $this->transaction->run(function () use ($teacherId, $lessonId): DryRun {
-            $teacher = $this->em->find(Teacher::class, $teacherId) ?? throw DryRunRefused::missing();
-            $lesson = $this->em->find(Lesson::class, $lessonId) ?? throw DryRunRefused::missing();
+            // Two presses at once make one practice.
+            $teacher = $this->em->find(Teacher::class, $teacherId, LockMode::PESSIMISTIC_WRITE);
+            $lesson = $this->em->find(Lesson::class, $lessonId);
+            if (null === $teacher || null === $lesson) {
+                throw DryRunRefused::missing();
+            }
+            $there = $this->em->getRepository(DryRun::class)->findOneBy(['teacher' => $teacher, 'lesson' => $lesson]);
+            if (null !== $there) {
+                return $there;
+            }
             $dryRun = new DryRun(
                 Uuid::v7()->toRfc4122(),
                 $lesson,
@@ -82,17 +91,49 @@ final readonly class Practices implements PurgesExpired
         $this->erasure->eraseClass($class);
     }
 
+    /**
+     * The doubles of a class, by their ids: they bear its students' names.
+     *
+     * @return list<string>
+     */
+    public function doublesOf(string $classId): array
+    {
+        $ids = $this->em
+            ->createQuery(
+                'SELECT c.id FROM '.
+                    DryRun::class.
+                    ' d JOIN d.practice p JOIN p.class c JOIN d.lesson l WHERE l.class = ?1',
+            )
+            ->setParameter(1, $classId)
+            ->getSingleColumnResult();
+
+        return array_values(array_filter($ids, \is_string(...)));
+    }
+
+    /** A double goes, whether anybody practises in it or not. */
+    public function eraseDouble(string $classId): void
+    {
+        $class = $this->em->find(SchoolClass::class, $classId);
+        if (null !== $class && $class->isPractice) {
+            $this->erasure->eraseClass($class);
+        }
+    }
+
     public function forgetOld(): void
     {
         $old = $this->em
-            ->createQuery('SELECT d FROM '.DryRun::class.' d WHERE d.beganAt < ?1')
+            ->createQuery(
+                'SELECT c.id FROM '.
+                    SchoolClass::class.
+                    ' c WHERE c.isPractice = true AND NOT EXISTS (SELECT d.id FROM '.
+                    DryRun::class.
+                    ' d JOIN d.practice p WHERE p.class = c AND d.beganAt >= ?1)',
+            )
             ->setParameter(1, $this->clock->ms() - self::LASTS)
             ->setMaxResults(100)
-            ->getResult();
-        foreach (\is_array($old) ? $old : [] as $dryRun) {
-            if ($dryRun instanceof DryRun) {
-                $this->leave($dryRun);
-            }
+            ->getSingleColumnResult();
+        foreach (array_filter($old, \is_string(...)) as $classId) {
+            $this->eraseDouble($classId);
         }
     }
 }

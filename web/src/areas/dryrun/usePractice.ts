@@ -2,6 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, take } from '../../api/client';
+import { isProblem } from '../../api/problem';
 import { useMessages } from '../../ui/page/messages';
 
 export function usePractice(lesson: string) {
@@ -25,7 +26,8 @@ export function usePractice(lesson: string) {
       await go(`/lessons/${real}`);
       queries.removeQueries({ queryKey: ['lesson', lesson] });
     },
-    onError: fail,
+    // Left on another page already: there is nothing to go back from.
+    onError: (error) => (isProblem(error, 404) ? void go('/') : fail(error)),
   });
   return { begin, leave };
 }
