@@ -51,8 +51,7 @@ export function ask(method, path, { cookie, body, raw, headers = {} } = {}) {
     );
     request.on('error', (error) => {
       // The server let go of an idle connection in the moment it was used again: nothing was asked yet.
-      if (request.reusedSocket && error.code === 'ECONNRESET')
-        done(ask(method, path, { cookie, body, raw, headers }));
+      if (request.reusedSocket && error.code === 'ECONNRESET') done(ask(method, path, { cookie, body, raw, headers }));
       else fail(error);
     });
     request.end(text);

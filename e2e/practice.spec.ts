@@ -11,13 +11,23 @@ test('a teacher who has never taught with it is led through a round with simulat
   const classes = async () => ((await (await t.request.get('/api/staff/classes')).json()) as unknown[]).length;
   const before = await classes();
   await t.goto(`/lessons/${lesson.id}`);
+  /** The work of the group that is visited lies over the page. */
+  const putAway = async () => {
+    const work = t.getByRole('dialog');
+    await expect(work).toBeAttached();
+    await t.keyboard.press('Escape');
+    await expect(work).toHaveCount(0);
+  };
   const guide = t
     .getByRole('status')
     .filter({ hasText: /students are arriving|Most are here|Groups are at work|asking/ });
 
   await test.step('what is likely to come of it is said beforehand', async () => {
-    await t.getByRole('button', { name: 'Rehearse with simulated students' }).click();
-    await expect(t.getByText(/Rehearsed \d+ times with simulated students/)).toBeVisible();
+    // The panel may still grow above the button while it is being pressed.
+    await expect(async () => {
+      await t.getByRole('button', { name: /^Rehearse/ }).click();
+      await expect(t.getByText(/Rehearsed \d+ times with simulated students/)).toBeVisible({ timeout: 10_000 });
+    }).toPass();
   });
 
   await test.step('students come by themselves, and are sent out', async () => {
@@ -35,11 +45,11 @@ test('a teacher who has never taught with it is led through a round with simulat
       .first()
       .click();
     await expect(t.getByText(/You’re with a group/)).toBeVisible();
-    await t.keyboard.press('Escape');
+    await putAway();
     await expect(t.getByText(/is asking for help\. Visit them/)).toBeVisible();
     await t.getByRole('button', { name: /^Visit \w+ next/ }).click();
     await expect(t.getByText(/You’re with a group/)).toBeVisible();
-    await t.keyboard.press('Escape');
+    await putAway();
     await t.getByRole('button', { name: 'Leave', exact: true }).click();
   });
 

@@ -35,7 +35,9 @@ export async function bareServer(run) {
       if (tries > 100) throw new Error(`${problem.message}; see ${folder}/said.`);
       // Now and then it ends while it is starting.
       if (server.exitCode !== null || server.signalCode !== null) {
-        console.error(`  (the bare media server ended at its start: ${server.exitCode ?? server.signalCode}; once more)`);
+        console.error(
+          `  (the bare media server ended at its start: ${server.exitCode ?? server.signalCode}; once more)`,
+        );
         server = start();
       }
       await new Promise((done) => setTimeout(done, 200));
