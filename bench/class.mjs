@@ -40,7 +40,7 @@ class SchoolClass {
     this.crowd = new Crowd({
       seed: number + 1,
       begins: Date.now() + 2_000,
-      minutes: seconds / 60,
+      minutes: Math.max(1, Math.round(seconds / 60)),
       young: false,
       names: this.students.map(({ name }) => name),
     });
