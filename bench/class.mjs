@@ -26,7 +26,7 @@ class Log {
   }
 
   heard(_student, message) {
-    if (this.pressedAt !== null && message.kind === 'refresh') this.hearing.push(performance.now() - this.pressedAt);
+    if (this.pressedAt !== null && message.kind === 'round') this.hearing.push(performance.now() - this.pressedAt);
   }
 }
 

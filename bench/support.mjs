@@ -3,10 +3,13 @@ import { readFileSync } from 'node:fs';
 import http from 'node:http';
 import ts from 'typescript';
 
-// How a page paces itself is taken from the page's own code.
-const ofPage = readFileSync(new URL('../web/src/api/pace.ts', import.meta.url), 'utf8');
-const asModule = ts.transpileModule(ofPage, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
-const page = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
+/** A file of the pages' own code, which imports nothing but types: how a page does something stands there alone. */
+export async function ofPages(path) {
+  const code = readFileSync(new URL(`../web/src/${path}`, import.meta.url), 'utf8');
+  const asModule = ts.transpileModule(code, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
+  return import(`data:text/javascript,${encodeURIComponent(asModule)}`);
+}
+const page = await ofPages('api/pace.ts');
 
 export const { Pace } = page;
 /** The pace an answer tells, in milliseconds; 0: none. */

@@ -1,18 +1,12 @@
 // A simulated student over real HTTP and a real stream: what their page would show, and what it would ask.
-import { Pace, ask, listen, paceOf } from '../support.mjs';
+import { Pace, ask, listen, ofPages, paceOf } from '../support.mjs';
 
 /** A page asks again at most so soon after a hint, and gives a sign of life so often. Milliseconds. */
 const settle = 120;
 const signEvery = 8_000;
 const triesAgain = 20_000;
 
-const phaseOf = (moments, at) => {
-  if (moments?.outAt == null) return 'planned';
-  const from = moments.calledAt ?? (moments.autoSeconds === null ? null : moments.endsAt);
-  const until = moments.backAt ?? (from === null ? null : from + 1_000 * (moments.autoSeconds ?? 0));
-  if (from !== null && at >= from) return at < until ? 'comingBack' : 'back';
-  return at < moments.outAt ? 'looking' : 'out';
-};
+const { comingBackUntil, phaseOf } = await ofPages('areas/live/phase.ts');
 
 export class Student {
   cookie = null;
@@ -51,14 +45,14 @@ export class Student {
     const isOut = phase === 'out' || phase === 'comingBack';
     const group = now?.group ?? null;
     const { moments } = now ?? {};
-    const since = { looking: moments?.lookFrom, back: moments?.backAt ?? moments?.endsAt }[phase];
+    const since = { looking: moments?.lookFrom, back: moments && comingBackUntil(moments) }[phase];
     return {
       isIn: now !== null && now.id !== '',
       place: isOut ? (now?.aside?.place ?? group?.id ?? null) : 'main',
       since: isOut ? moments.outAt : (since ?? 0),
       fetchedAt: now?.fetchedAt ?? null,
       isWorking: isOut && group !== null,
-      leavesAt: phase === 'comingBack' ? (moments.backAt ?? null) : null,
+      leavesAt: phase === 'comingBack' ? comingBackUntil(moments) : null,
       isCalling: (group?.signal.about ?? null) !== null,
       isHelped: group?.signal.visited ?? false,
       blanks: isOut ? this.#blanks(at) : [],

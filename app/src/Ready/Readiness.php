@@ -10,8 +10,6 @@ use FreshHuddle\App\Lesson\Order\RunningOrderView;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Source\RoomSources;
 use FreshHuddle\App\Roster\StudentView;
-use FreshHuddle\App\Words\Words;
-use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Ready\Finding;
 use FreshHuddle\Core\Ready\ReadyCheck;
 use FreshHuddle\Core\Ready\SetUp\SetUpList;
@@ -26,7 +24,7 @@ final readonly class Readiness
         private FloorStore $floors,
         private RoundPartsReader $parts,
         private PlanBuilder $plans,
-        private Words $words,
+        private FindingViews $views,
         private RoomSources $sources,
         private SoundReader $sound,
     ) {
@@ -79,20 +77,11 @@ final readonly class Readiness
         }
 
         return array_map(
-            fn (Finding $finding): FindingView => new FindingView(
-                $finding->check,
-                $finding->weight,
-                $this->words->say($finding->says),
-                $finding->mend,
-                $this->words->say($finding->press ?? new Message('ready.mend.'.$finding->mend->value)),
-                $finding->subject,
+            fn (Finding $finding): FindingView => $this->views->view(
+                $finding,
                 \count($finding->rounds) === \count($plans) ? [] : $finding->rounds,
                 // What is found in the round that is looked at is mended there.
                 \in_array($shown->number, $finding->rounds, true) ? null : $rounds[$finding->rounds[0] ?? 0] ?? null,
-                $finding->other,
-                null === $finding->other
-                    ? null
-                    : $this->words->say(new Message('ready.mend.'.$finding->other->value)),
             ),
             ReadyCheck::standard()->runAll($plans),
         );

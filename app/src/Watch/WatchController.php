@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Watch;
 
 use FreshHuddle\App\Meter\Meters;
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -15,15 +14,8 @@ use Symfony\Component\Routing\Attribute\Route;
  */
 final readonly class WatchController
 {
-    /**
-     * @param iterable<Part> $parts
-     */
-    public function __construct(
-        #[AutowireIterator(Part::class)]
-        private iterable $parts,
-        private Meters $meters,
-        private QueueReader $queue,
-    ) {
+    public function __construct(private PartStates $parts, private Meters $meters, private QueueReader $queue)
+    {
     }
 
     /** A process of the application answers; nothing else is asked. */
@@ -37,13 +29,8 @@ final readonly class WatchController
     #[Route('/health/ready', methods: ['GET'])]
     public function ready(): JsonResponse
     {
-        $parts = [];
-        $isReady = true;
-        foreach ($this->parts as $part) {
-            $parts[$part->name()] = $part->isUp();
-            $isReady = $isReady && ($parts[$part->name()] || !$part->isNeeded());
-        }
-        ksort($parts);
+        $parts = $this->parts->read();
+        $isReady = $this->parts->isReady($parts);
 
         return new JsonResponse(['ready' => $isReady, 'parts' => $parts], $isReady ? 200 : 503, [
             'Cache-Control' => 'no-store',
@@ -55,8 +42,8 @@ final readonly class WatchController
     public function metrics(): Response
     {
         $lines = [];
-        foreach ($this->parts as $part) {
-            $lines[] = \sprintf('huddle_up{part="%s"} %d', $part->name(), $part->isUp() ? 1 : 0);
+        foreach ($this->parts->read() as $name => $isUp) {
+            $lines[] = \sprintf('huddle_up{part="%s"} %d', $name, $isUp ? 1 : 0);
         }
         foreach ($this->queue->read() as $name => $value) {
             $lines[] = "huddle_tasks_{$name} {$value}";

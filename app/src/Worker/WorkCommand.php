@@ -9,14 +9,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\DatabaseAway;
-use FreshHuddle\App\Database\Niceness;
 use FreshHuddle\App\Http\LogLine;
 use FreshHuddle\App\Words\Words;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
-use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
@@ -36,8 +34,6 @@ final class WorkCommand extends Command
     /** @var array<string, TaskHandler> */
     private array $handlers = [];
 
-    private bool $stop = false;
-
     /**
      * @param iterable<TaskHandler> $handlers
      */
@@ -52,7 +48,7 @@ final class WorkCommand extends Command
         private readonly Words $words,
         private readonly Clock $clock,
         private readonly LoggerInterface $logger,
-        private readonly Niceness $niceness,
+        private readonly Shift $shift,
     ) {
         parent::__construct();
         foreach ($handlers as $handler) {
@@ -64,37 +60,14 @@ final class WorkCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption(
-            'minutes',
-            null,
-            InputOption::VALUE_REQUIRED,
-            'Exit after this many minutes; the supervisor starts a new worker.',
-            '60',
-        )->addOption(
-            'niceness',
-            null,
-            InputOption::VALUE_REQUIRED,
-            'How far it gives way to other processes, 0 to 19.',
-            '0',
-        );
+        Shift::addOptions($this);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $niceness = $input->getOption('niceness');
-        if (is_numeric($niceness) && $niceness > 0) {
-            $this->niceness->set((int) $niceness);
-        }
-        $minutes = $input->getOption('minutes');
-        $until = $this->clock->ms() + 60_000 * (is_numeric($minutes) ? (int) $minutes : 60);
-        pcntl_async_signals(true);
-        foreach ([\SIGTERM, \SIGINT] as $signal) {
-            pcntl_signal($signal, function (): void {
-                $this->stop = true;
-            });
-        }
+        $this->shift->begin($input);
         $planned = false;
-        while (!$this->stop && $this->clock->ms() < $until) {
+        while (!$this->shift->isOver()) {
             try {
                 if (!$planned) {
                     $this->tasks->scheduleOnce(PurgeTaskHandler::TIDY, 'all');

@@ -30,7 +30,7 @@ final class Layers
         'DryRun',
     ];
     /** What every area may use, and what uses none. */
-    private const UNDER_ALL = ['Refusal', 'Words', 'Http', 'Database', 'Stream', 'Worker', 'Mail', 'Print'];
+    private const UNDER_ALL = ['Refusal', 'Words', 'Http', 'Database', 'Stream', 'Worker', 'Mail', 'Print', 'Meter'];
 
     public function testCoreUsesNothingButPhp(): Rule
     {

@@ -7,12 +7,12 @@ namespace FreshHuddle\App\Tests\Worker;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Niceness;
 use FreshHuddle\App\Live\RoundTaskHandler;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\FailedTasks;
+use FreshHuddle\App\Worker\Shift;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
@@ -203,7 +203,7 @@ final class FailedTaskTest extends AppTestCase
             $this->service(Words::class),
             $this->service(Clock::class),
             new NullLogger(),
-            $this->service(Niceness::class),
+            $this->service(Shift::class),
         );
     }
 

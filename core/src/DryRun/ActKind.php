@@ -19,8 +19,6 @@ enum ActKind: string
     case Write = 'write';
     /** Asks for help. */
     case Call = 'call';
-    /** Doesn't need help any more. */
-    case TakeBackCall = 'takeBackCall';
     /** The line is cut: nothing comes from them, nothing reaches them. */
     case LoseLine = 'loseLine';
     /** The line is there again. */

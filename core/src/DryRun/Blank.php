@@ -9,6 +9,9 @@ namespace FreshHuddle\Core\DryRun;
  */
 final readonly class Blank
 {
+    /** Whoever has written is still at it for so many milliseconds, and nobody else begins there. */
+    public const WRITES_ON = 15_000;
+
     /**
      * @param string $slot     which
      * @param bool   $isOwn    an answer of their own; else the group has one

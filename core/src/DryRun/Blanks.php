@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\DryRun;
 
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\Page;
 
 /**
@@ -12,7 +13,7 @@ use FreshHuddle\Core\Materials\Page;
  */
 final class Blanks
 {
-    /** Of a slot that is not written in but pressed, dragged or counted: it takes as long as so many letters. */
+    /** A slot that is not written in but ticked, sorted or counted takes as long as so many letters. */
     private const LETTERS = 40;
 
     /**
@@ -29,7 +30,12 @@ final class Blanks
                 $words += self::words($block);
                 $slot = $block->kind->slot();
                 if (null !== $slot && null !== Scribble::in($block, 'x')) {
-                    $blanks[] = new Blank($block->id, $slot->isAlone($block->settings), $words, self::LETTERS);
+                    $blanks[] = new Blank(
+                        $block->id,
+                        $slot->isAlone($block->settings),
+                        $words,
+                        \in_array($block->kind, [BlockKind::Each, BlockKind::Together], true) ? 0 : self::LETTERS,
+                    );
                     $words = 0;
                 }
             }

@@ -1495,12 +1495,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Says which lesson this one is the practice of */
-        get: operations["practiceShow"];
+        get?: never;
         put?: never;
         /** Begins to practise a lesson, or goes on with it; another practice of this teacher is over */
         post: operations["practiceBegin"];
-        /** Leaves the practice; everything in it goes */
+        /** Leaves the practice, and says which lesson it was of; everything in it goes */
         delete: operations["practiceLeave"];
         options?: never;
         head?: never;
@@ -8243,30 +8242,6 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    practiceShow: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PracticeView"];
-                };
-            };
-            "4XX": components["responses"]["Problem"];
-            default: components["responses"]["Problem"];
-        };
-    };
     practiceBegin: {
         parameters: {
             query?: never;
@@ -8303,11 +8278,13 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description Done */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];

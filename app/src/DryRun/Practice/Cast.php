@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\DryRun\Practice;
 
 use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
+use FreshHuddle\App\Materials\Writing\CopyView;
 use FreshHuddle\Core\DryRun\Behaviours;
 use FreshHuddle\Core\DryRun\Mind;
 use FreshHuddle\Core\DryRun\Sight;
@@ -27,6 +28,8 @@ final class Cast
     public array $signs = [];
     /** @var array<string, Sight> */
     public array $sights = [];
+    /** @var array<string, list<CopyView>> the copies each has open, as they were shown last */
+    public array $open = [];
     /** @var list<CopySummary> of the round that is on */
     public array $copies = [];
     /** When these were read, and of which round. */

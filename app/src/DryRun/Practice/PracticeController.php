@@ -33,26 +33,15 @@ final readonly class PracticeController
         return self::view($this->practices->begin($teacher, $lesson));
     }
 
-    /** Says which lesson this one is the practice of. */
-    #[Route('', methods: ['GET'])]
-    public function show(#[CurrentUser] Teacher $teacher, string $id): PracticeView
-    {
-        return self::view($this->practice($teacher, $id));
-    }
-
-    /** Leaves the practice; everything in it goes. */
+    /** Leaves the practice, and says which lesson it was of; everything in it goes. */
     #[Route('', methods: ['DELETE'])]
-    public function leave(#[CurrentUser] Teacher $teacher, string $id): void
+    public function leave(#[CurrentUser] Teacher $teacher, string $id): PracticeView
     {
-        $this->practices->leave($this->practice($teacher, $id));
-    }
+        $practice = $this->practices->of($this->access->lesson($teacher, $id)) ?? throw DryRunRefused::missing();
+        $view = self::view($practice);
+        $this->practices->leave($practice);
 
-    /**
-     * @throws DryRunRefused where the lesson is no practice
-     */
-    private function practice(Teacher $teacher, string $id): DryRun
-    {
-        return $this->practices->of($this->access->lesson($teacher, $id)) ?? throw DryRunRefused::missing();
+        return $view;
     }
 
     private static function view(DryRun $dryRun): PracticeView

@@ -29,6 +29,7 @@ use FreshHuddle\Core\DryRun\Blanks;
 use FreshHuddle\Core\DryRun\Scribble;
 use FreshHuddle\Core\DryRun\Sight;
 use FreshHuddle\Core\Live\Signal\CallAbout;
+use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\Page;
 use Symfony\Component\Uid\Uuid;
 
@@ -42,8 +43,6 @@ final readonly class PracticeHands
     private const TRIES_AGAIN = 45_000;
     /** Which copies there are is read anew after so many milliseconds. */
     private const COPIES = 15_000;
-    /** Whoever has written is still at it for so many milliseconds. */
-    private const WRITES_ON = 15_000;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -62,12 +61,14 @@ final readonly class PracticeHands
     public function shown(Cast $cast, StudentView $student, LessonNow $lesson, Sight $sight): Sight
     {
         $blanks = [];
-        foreach ($this->copiesOf($cast, $student, $lesson, $sight->place) as $summary) {
+        $cast->open[$student->id] = [];
+        foreach ($this->copiesOf($cast, $student, $lesson, $sight->place ?? '') as $summary) {
             try {
                 $copy = $this->writer->read($summary->id, $student->id);
             } catch (Refusal) {
                 continue;
             }
+            $cast->open[$student->id][] = $copy;
             foreach (Blanks::of(self::pages($copy)) as $blank) {
                 $blanks[] = $this->blank($copy, $blank, $student->id);
             }
@@ -88,10 +89,9 @@ final readonly class PracticeHands
                     $this->clock->ms(),
                     $lesson->lessonId,
                 ),
-                ActKind::WalkOff => $this->leaveRoom($student, $lesson),
-                ActKind::Write => $this->write($cast, $student, $lesson, $act),
+                ActKind::WalkOff => $this->goOut($student, $lesson),
+                ActKind::Write => $this->write($cast, $student, $act),
                 ActKind::Call => $this->calls->call($this->user($student, $lesson), $this->about($student)),
-                ActKind::TakeBackCall => $this->calls->call($this->user($student, $lesson), null),
                 ActKind::LoseLine => $this->loseLine($cast, $student, $lesson),
                 ActKind::FindLine => $this->findLine($cast, $student),
             };
@@ -139,7 +139,7 @@ final readonly class PracticeHands
         );
     }
 
-    private function leaveRoom(StudentView $student, LessonNow $lesson): void
+    private function goOut(StudentView $student, LessonNow $lesson): void
     {
         $this->presence->seenAt($student->id, null, $this->clock->ms(), $lesson->lessonId);
     }
@@ -147,7 +147,7 @@ final readonly class PracticeHands
     private function loseLine(Cast $cast, StudentView $student, LessonNow $lesson): void
     {
         $cast->cut[$student->id] = true;
-        $this->leaveRoom($student, $lesson);
+        $this->goOut($student, $lesson);
     }
 
     private function findLine(Cast $cast, StudentView $student): void
@@ -155,44 +155,47 @@ final readonly class PracticeHands
         unset($cast->cut[$student->id], $cast->signs[$student->id]);
     }
 
-    private function write(Cast $cast, StudentView $student, LessonNow $lesson, Act $act): void
+    /** What is written is written in a copy that was shown just now. */
+    private function write(Cast $cast, StudentView $student, Act $act): void
     {
-        foreach ($this->copiesOf($cast, $student, $lesson, null) as $summary) {
-            $copy = $this->writer->read($summary->id, $student->id);
-            foreach ($copy->pages as $page) {
-                foreach ($page->blocks as $view) {
-                    $block = $view->block();
-                    $text = $view->id === $act->slot ? Scribble::in($block, $act->text) : null;
-                    if (null !== $text) {
-                        $alone = $block->kind->slot()?->isAlone($block->settings) ?? false;
-                        $base = self::answer($copy, $view->id, $alone ? $student->id : $copy->id)->text ?? '';
-                        $this->writer->save(
-                            $copy->id,
-                            $view->id,
-                            $student->id,
-                            new SaveSlot(Uuid::v4()->toRfc4122(), $base, $text),
-                        );
-
-                        return;
-                    }
-                }
+        foreach ($cast->open[$student->id] ?? [] as $copy) {
+            $block = self::block($copy, $act->slot ?? '');
+            $text = null === $block ? null : Scribble::in($block, $act->text);
+            if (null === $block || null === $text) {
+                continue;
             }
+            $isAlone = $block->kind->slot()?->isAlone($block->settings) ?? false;
+            $base = self::answer($copy, $block->id, $isAlone ? $student->id : $copy->id)->text ?? '';
+            $save = new SaveSlot(Uuid::v4()->toRfc4122(), $base, $text);
+            $this->writer->save($copy->id, $block->id, $student->id, $save);
+
+            return;
         }
     }
 
+    private static function block(CopyView $copy, string $slot): ?Block
+    {
+        foreach ($copy->pages as $page) {
+            foreach ($page->blocks as $block) {
+                if ($block->id === $slot) {
+                    return $block->block();
+                }
+            }
+        }
+
+        return null;
+    }
+
     /**
-     * @param string|null $group null: the one they sit in, wherever they are
-     *
      * @return list<CopySummary> those they may write in
      */
-    private function copiesOf(Cast $cast, StudentView $student, LessonNow $lesson, ?string $group): array
+    private function copiesOf(Cast $cast, StudentView $student, LessonNow $lesson, string $group): array
     {
         $round = $lesson->roundId ?? '';
         if ($cast->round !== $round || $this->clock->ms() - $cast->copiesAt > self::COPIES) {
             $cast->copies = $this->copies->summaries($round);
             [$cast->round, $cast->copiesAt] = [$round, $this->clock->ms()];
         }
-        $group ??= $cast->sights[$student->id]->place ?? '';
 
         return array_values(
             array_filter(
@@ -213,7 +216,7 @@ final readonly class PracticeHands
             $blank->words,
             $blank->letters,
             null !== $answer && $answer->share >= 1.0,
-            null !== $answer && $answer->author !== $student && $this->clock->ms() - $answer->at < self::WRITES_ON,
+            null !== $answer && $answer->author !== $student && $this->clock->ms() - $answer->at < Blank::WRITES_ON,
         );
     }
 

@@ -82,13 +82,15 @@ final readonly class Practices implements PurgesExpired
         return $this->em->getRepository(DryRun::class)->findOneBy(['practice' => $practice]);
     }
 
-    /** It goes with everything in it. */
+    /** Everything in it is erased. */
     public function leave(DryRun $dryRun): void
     {
-        $class = $dryRun->practice->class;
-        $this->em->remove($dryRun);
-        $this->em->flush();
-        $this->erasure->eraseClass($class);
+        $this->transaction->run(function () use ($dryRun): void {
+            $class = $dryRun->practice->class;
+            $this->em->remove($dryRun);
+            $this->em->flush();
+            $this->erasure->eraseClass($class);
+        });
     }
 
     /**

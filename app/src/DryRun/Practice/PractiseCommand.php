@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace FreshHuddle\App\DryRun\Practice;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
-use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\DatabaseAway;
 use FreshHuddle\App\Http\LogLine;
+use FreshHuddle\App\Worker\Shift;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
-use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /**
@@ -30,14 +31,14 @@ final class PractiseCommand extends Command
 
     /** @var array<string, Cast> */
     private array $casts = [];
-    private bool $stop = false;
 
     public function __construct(
         private readonly PracticeLeaseStore $leases,
         private readonly PracticeDriver $driver,
         private readonly Connection $db,
+        private readonly EntityManagerInterface $em,
         private readonly ManagerRegistry $managers,
-        private readonly Clock $clock,
+        private readonly Shift $shift,
         private readonly LoggerInterface $logger,
     ) {
         parent::__construct();
@@ -45,32 +46,18 @@ final class PractiseCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption(
-            'minutes',
-            null,
-            InputOption::VALUE_REQUIRED,
-            'Exit after this many minutes; the supervisor starts another.',
-            '60',
-        );
+        Shift::addOptions($this);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $minutes = $input->getOption('minutes');
-        $until = $this->clock->ms() + 60_000 * (is_numeric($minutes) ? (int) $minutes : 60);
-        pcntl_async_signals(true);
-        foreach ([\SIGTERM, \SIGINT] as $signal) {
-            pcntl_signal($signal, function (): void {
-                $this->stop = true;
-            });
-        }
-        while (!$this->stop && ($this->clock->ms() < $until || [] !== $this->casts)) {
+        $this->shift->begin($input);
+        while (!$this->shift->isOver()) {
             try {
                 $this->driveOnce();
             } catch (\Throwable $e) {
                 // Most often the database being restarted.
                 $this->logger->warning('Practice waits a moment: {what}', ['what' => LogLine::forError($e)]);
-                $this->managers->resetManager();
                 $this->db->close();
             }
             usleep([] === $this->casts ? self::IDLE : self::PACE);
@@ -80,18 +67,28 @@ final class PractiseCommand extends Command
     }
 
     /**
-     * Has all that is practised go on until now.
+     * Has all that is practised go on until now. What breaks in one practice is no matter to the others.
+     *
+     * @throws \Throwable if the database is away
      */
     public function driveOnce(): void
     {
         $driven = [];
         foreach ($this->leases->claim(array_keys($this->casts)) as $cast) {
             $cast = $this->casts[$cast->id] ?? $cast;
-            if ($this->driver->drive($cast)) {
-                $driven[$cast->id] = $cast;
+            $this->em->isOpen() ? $this->em->clear() : $this->managers->resetManager();
+            try {
+                if (!$this->driver->drive($cast)) {
+                    continue;
+                }
+            } catch (\Throwable $e) {
+                if (DatabaseAway::says($e)) {
+                    throw $e;
+                }
+                $this->logger->error('Practice broke: {what}', ['what' => LogLine::forError($e)]);
             }
+            $driven[$cast->id] = $cast;
         }
         $this->casts = $driven;
-        $this->managers->getManager()->clear();
     }
 }

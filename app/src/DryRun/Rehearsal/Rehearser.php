@@ -7,13 +7,12 @@ namespace FreshHuddle\App\DryRun\Rehearsal;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Ready\FindingView;
-use FreshHuddle\App\Words\Words;
+use FreshHuddle\App\Ready\FindingViews;
 use FreshHuddle\Core\DryRun\Rehearsal\Middle;
 use FreshHuddle\Core\DryRun\Rehearsal\PlannedLesson;
 use FreshHuddle\Core\DryRun\Rehearsal\PlannedRound;
 use FreshHuddle\Core\DryRun\Rehearsal\Rehearsals;
 use FreshHuddle\Core\DryRun\Rehearsal\RehearsedRound;
-use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Ready\Finding;
 
 /**
@@ -30,7 +29,7 @@ final readonly class Rehearser
     public function __construct(
         private LessonPlanner $planner,
         private RunningOrders $orders,
-        private Words $words,
+        private FindingViews $views,
     ) {
     }
 
@@ -50,17 +49,10 @@ final readonly class Rehearser
         return new RehearsalView(
             \count($rehearsals->runs),
             array_map(
-                fn (Finding $finding): FindingView => new FindingView(
-                    $finding->check,
-                    $finding->weight,
-                    $this->words->say($finding->says),
-                    $finding->mend,
-                    $this->words->say(new Message('ready.mend.'.$finding->mend->value)),
-                    null,
+                fn (Finding $finding): FindingView => $this->views->view(
+                    $finding,
                     1 === \count($plan->rounds) ? [] : $finding->rounds,
                     $segments[$finding->rounds[0] ?? 0] ?? null,
-                    null,
-                    null,
                 ),
                 $rehearsals->findings(),
             ),

@@ -52,7 +52,11 @@ final readonly class OnCourse
     #[AsEventListener]
     public function ofRooms(RoomsChanged $event): void
     {
-        $lesson = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
+        // One room more or less changes nothing of what the class has said.
+        $lesson =
+            null === $event->groupId
+                ? $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId
+                : null;
         if (null !== $lesson) {
             $this->recordings->endUnwanted($lesson);
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Watch\Part;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception;
+use FreshHuddle\App\Database\TimeReader;
 use FreshHuddle\App\Watch\Part;
 
 /**
@@ -13,7 +13,7 @@ use FreshHuddle\App\Watch\Part;
  */
 final readonly class DatabasePart implements Part
 {
-    public function __construct(private Connection $db)
+    public function __construct(private TimeReader $time)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class DatabasePart implements Part
     public function isUp(): bool
     {
         try {
-            return 1 === $this->db->fetchOne('SELECT 1');
+            return $this->time->ms() > 0;
         } catch (Exception) {
             return false;
         }

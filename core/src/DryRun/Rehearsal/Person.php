@@ -6,7 +6,6 @@ namespace FreshHuddle\Core\DryRun\Rehearsal;
 
 use FreshHuddle\Core\DryRun\Act;
 use FreshHuddle\Core\DryRun\ActKind;
-use FreshHuddle\Core\DryRun\Behaviour;
 use FreshHuddle\Core\DryRun\Mind;
 use FreshHuddle\Core\DryRun\Sight;
 use FreshHuddle\Core\Live\Evidence;
@@ -22,17 +21,14 @@ final class Person
     public bool $isIn = false;
     public ?int $fetchedAt = null;
     /** Where they really are. */
-    public ?string $at = null;
+    private ?string $at = null;
     private bool $isLooking = false;
     /** When their line was cut. */
     private ?int $pageAt = null;
     private ?int $wentAt = null;
 
-    public function __construct(
-        public readonly string $id,
-        public readonly Behaviour $behaviour,
-        public readonly Mind $mind,
-    ) {
+    public function __construct(public readonly string $id, public readonly Mind $mind)
+    {
     }
 
     /**

@@ -28,7 +28,7 @@ final class Rehearsal
         foreach ($lesson->students as $key => $name) {
             $id = (string) $key;
             $behaviour = Behaviours::draw($seed, $id, $name, $lesson->minutes, $lesson->isYoung);
-            $people[$id] = new Person($id, $behaviour, new Mind($behaviour, 0, $seed, $id));
+            $people[$id] = new Person($id, new Mind($behaviour, 0, $seed, $id));
         }
         $rehearsed = [];
         foreach ($lesson->rounds as $round) {

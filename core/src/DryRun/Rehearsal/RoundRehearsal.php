@@ -11,6 +11,8 @@ use FreshHuddle\Core\DryRun\Sight;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command\SendOut;
+use FreshHuddle\Core\Live\Moving\ExpectedPlace;
+use FreshHuddle\Core\Live\Moving\Moves;
 use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Live\Visit\GroupAt;
 use FreshHuddle\Core\Rooms\MainSession;
@@ -32,6 +34,8 @@ final class RoundRehearsal
     private const LOST_AFTER = 120_000;
 
     private readonly RoundState $state;
+    /** Nobody is moved in a rehearsal. */
+    private readonly Moves $moves;
     private readonly int $outAt;
     private readonly int $calledAt;
     private readonly int $overAt;
@@ -67,6 +71,7 @@ final class RoundRehearsal
     ) {
         $sendOut = new SendOut($round->lookSeconds, $round->minutes, $round->backSeconds);
         $this->state = RoundState::after($sendOut->decide(RoundState::planned(), $round->beginsAt));
+        $this->moves = new Moves();
         $this->outAt = $this->state->outAt ?? $round->beginsAt;
         $this->calledAt = $this->state->comingBackFrom() ?? $this->outAt;
         $this->overAt = $this->state->comingBackUntil() ?? $this->calledAt;
@@ -122,23 +127,32 @@ final class RoundRehearsal
 
     private function sight(Person $person, ?Table $table, Phase $phase, int $now): Sight
     {
-        $isOut = $phase->isOut();
+        $expected = $this->expected($person, $table, $now);
+        $isWorking = $phase->isOut() && null !== $table;
 
         return new Sight(
             $person->isIn,
-            $isOut ? $table?->plan->id : MainSession::PLACE,
-            $isOut ? $this->outAt : $this->state->phaseSince($now) ?? 0,
+            $expected->place,
+            $expected->since,
             $person->fetchedAt,
             $this->lesson->takesIn,
-            $isOut && null !== $table,
+            $isWorking,
             Phase::ComingBack === $phase ? $this->overAt : null,
-            $isOut && null !== $table ? $table->blanks($person->id, $now) : [],
+            $isWorking ? $table->blanks($person->id, $now) : [],
             $table?->isCalling() ?? false,
             null !== $table && $table->isVisited,
         );
     }
 
-    /** Whether their page shows something else than before, apart from what stands on the worksheet. */
+    private function expected(Person $person, ?Table $table, int $now): ExpectedPlace
+    {
+        return $this->moves->expected($person->id, $table?->plan->id, $this->state, $now);
+    }
+
+    /**
+     * Whether their page shows something else than before, apart from what stands on the worksheet. As Sight::isAs, but
+     * without making a page for everybody every second: most of the time it is the same.
+     */
     private function isOther(Sight $before, Person $person, ?Table $table, Phase $phase): bool
     {
         return $before->isIn !== $person->isIn
@@ -175,24 +189,22 @@ final class RoundRehearsal
 
     private function watch(Person $person, ?Table $table, Phase $phase, int $now): void
     {
-        $isOut = $phase->isOut();
-        $place = $isOut ? $table?->plan->id : MainSession::PLACE;
-        if (!$person->isIn || null === $place) {
+        $expected = $this->expected($person, $table, $now);
+        if (!$person->isIn || null === $expected->place) {
             return;
         }
-        $since = $isOut ? $this->outAt : $this->state->phaseSince($now) ?? 0;
-        $where = $person->whereabouts($place, $since, $now, $this->lesson->sight);
+        $where = $person->whereabouts($expected->place, $expected->since, $now, $this->lesson->sight);
         if (Place::InPlace === $where || Place::OnTheWay === $where) {
             unset($this->awaySince[$person->id]);
 
             return;
         }
-        if ($now - ($this->awaySince[$person->id] ??= $now) >= self::LOST_AFTER && $isOut) {
+        if ($now - ($this->awaySince[$person->id] ??= $now) >= self::LOST_AFTER && $phase->isOut()) {
             $this->lost[$person->id] = true;
         }
         if (
             Phase::Looking !== $phase
-            && $now - $since >= self::FETCHED_AFTER
+            && $now - $expected->since >= self::FETCHED_AFTER
             && $now - ($person->fetchedAt ?? 0) >= self::FETCHED_AGAIN
         ) {
             $person->fetchedAt = $now;

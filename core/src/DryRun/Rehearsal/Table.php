@@ -13,9 +13,6 @@ use FreshHuddle\Core\Live\Work\Progress;
  */
 final class Table
 {
-    /** Whoever has written is still at it for so many milliseconds. */
-    private const WRITES_ON = 15_000;
-
     private ?int $calledAt = null;
     /** @var list<float> how long each call waited, in seconds */
     private array $waits = [];
@@ -108,7 +105,7 @@ final class Table
                 $blank->words,
                 $blank->letters,
                 isset($this->filled[$blank->isOwn ? $blank->slot.'|'.$student : $blank->slot]),
-                '' !== $writer && $writer !== $student && $now - $at < self::WRITES_ON,
+                '' !== $writer && $writer !== $student && $now - $at < Blank::WRITES_ON,
             );
         }
 

@@ -41,13 +41,12 @@ function useView(lesson: Schema['LessonView']): string | null {
   return debrief?.shown == null ? null : m.debrief_onScreens();
 }
 
-export const debriefParts: Omit<LessonParts, 'AroundFloor'> = {
+export const debriefParts: Omit<LessonParts, 'AroundFloor' | 'TryOut'> = {
   Bar,
   RibbonLine: ({ lesson }) => <TurnsLine lesson={lesson} />,
   useView,
   View: ({ desk }) => <ShareOut lesson={desk.lesson} />,
   Panel: ({ desk, children }) => <TalkPanel desk={desk}>{children}</TalkPanel>,
   WorkByQuestion: SumsView,
-  TryOut: () => null,
   WorkPress,
 };

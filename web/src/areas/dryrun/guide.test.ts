@@ -29,7 +29,7 @@ it('leads from the first arrivals to the call back', () => {
     done = doneAfter(done, lesson);
     expect(stepOf(lesson, phase, done)).toBe(step);
   }
-  expect(done).toEqual({ visited: true, asked: true, answered: true });
+  expect(done).toEqual({ asked: true, answered: true });
 });
 
 it('takes a call that was taken back for no answer', () => {

@@ -2,20 +2,20 @@
 import type { Schema } from '../../api/client';
 import type { Phase } from '../live/phase';
 
-export const steps = ['wait', 'sendOut', 'look', 'visit', 'with', 'answer', 'callBack', 'comeBack', 'done'] as const;
-export type Step = (typeof steps)[number];
+export type Step = 'wait' | 'sendOut' | 'look' | 'visit' | 'with' | 'answer' | 'callBack' | 'comeBack' | 'done';
+
+/** Of the class, who have to be there before groups are worth sending out. */
+const enough = 0.5;
 
 /** What has been done in this practice. */
 export interface Done {
-  /** Whoever practises has been with a group. */
-  visited: boolean;
   /** A group has asked for help. */
   asked: boolean;
   /** Somebody has gone to a group that asked. */
   answered: boolean;
 }
 
-export const nothingDone: Done = { visited: false, asked: false, answered: false };
+export const nothingDone: Done = { asked: false, answered: false };
 
 type Lesson = Pick<Schema['LessonView'], 'signals' | 'students'>;
 
@@ -24,17 +24,13 @@ export function doneAfter(done: Done, lesson: Lesson): Done {
   const isAsking = lesson.signals.some((group) => group.call !== null);
   const isVisited = lesson.signals.some((group) => group.visits > 0 || group.visitor !== null);
   const now = {
-    visited: done.visited || isVisited,
     asked: done.asked || isAsking,
     answered: done.answered || (done.asked && !isAsking && isVisited),
   };
-  return now.visited === done.visited && now.asked === done.asked && now.answered === done.answered ? done : now;
+  return now.asked === done.asked && now.answered === done.answered ? done : now;
 }
 
-/**
- * @param enough who of the class have to be there before groups are worth sending out, 0 to 1
- */
-export function stepOf(lesson: Lesson, phase: Phase, done: Done, enough = 0.5): Step {
+export function stepOf(lesson: Lesson, phase: Phase, done: Done): Step {
   switch (phase) {
     case 'planned': {
       const here = lesson.students.filter((student) => student.claimed).length;

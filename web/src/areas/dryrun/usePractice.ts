@@ -16,13 +16,8 @@ export function usePractice(lesson: string) {
     onError: fail,
   });
   const leave = useMutation({
-    // Back to the lesson that was practised, which has to be known before the practice is gone.
-    mutationFn: async () => {
-      const { lesson: real } = await take(api.GET('/api/staff/lessons/{id}/practice', path));
-      await take(api.DELETE('/api/staff/lessons/{id}/practice', path));
-      return real;
-    },
-    onSuccess: async (real) => {
+    mutationFn: () => take(api.DELETE('/api/staff/lessons/{id}/practice', path)),
+    onSuccess: async ({ lesson: real }) => {
       await go(`/lessons/${real}`);
       queries.removeQueries({ queryKey: ['lesson', lesson] });
     },

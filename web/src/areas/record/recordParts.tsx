@@ -16,7 +16,7 @@ function useView(lesson: Schema['LessonView']): string | null {
   return lesson.endedAt === null ? name : m.record_title();
 }
 
-export const recordParts: LessonParts = {
+export const recordParts: Omit<LessonParts, 'TryOut'> = {
   ...debriefParts,
   useView,
   AroundFloor: ({ desk, children }) =>

@@ -7,7 +7,7 @@ afterEach(() => {
   document.body.replaceChildren();
 });
 
-const pointer = (kind: string) => window.dispatchEvent(new Event(kind));
+const pointer = (kind: string) => window.dispatchEvent(new MouseEvent(kind));
 
 it('waits for nothing while nothing is pressed', async () => {
   await expect(betweenPresses()).resolves.toBeUndefined();
@@ -48,7 +48,8 @@ const button = (says: string, press: () => void) => {
   document.body.append(made);
   return made;
 };
-const at = (element: Element, kind: string) => element.dispatchEvent(new Event(kind, { bubbles: true }));
+const at = (element: Element, kind: string, clientX = 0) =>
+  element.dispatchEvent(new MouseEvent(kind, { bubbles: true, clientX }));
 
 it.each([
   ['Groups', 1],
@@ -68,6 +69,16 @@ it('leaves a press on what has stayed to the browser', async () => {
   const stays = button('Groups', press);
   at(stays, 'pointerdown');
   at(stays, 'pointerup');
+  await vi.advanceTimersByTimeAsync(1);
+  expect(press).not.toHaveBeenCalled();
+});
+
+it('takes what was dragged for no press', async () => {
+  const press = vi.fn();
+  const was = button('Ada', press);
+  at(was, 'pointerdown');
+  was.remove();
+  at(button('Ada', press), 'pointerup', 60);
   await vi.advanceTimersByTimeAsync(1);
   expect(press).not.toHaveBeenCalled();
 });
